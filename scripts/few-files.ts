@@ -1,14 +1,14 @@
 import type { Plugin } from 'vite';
 
 /**
- * What pages begin with. A language is read before anything with words in it; the door stands before the app until it is known who
+ * What pages begin with. A language is read before anything with words in it; the sign-in page is shown before the app until it is known who
  * is in; the sheet of a person is among them, since every page of the app asks for it as soon as it is idle.
  */
 const BEGINNINGS = [
   'web/main.tsx',
   'web/language/german.ts',
   'web/app.tsx',
-  'web/views/door/Door.tsx',
+  'web/views/sign-in/SignInPage.tsx',
   'web/home.tsx',
   'web/print.tsx',
   'web/routes/PersonSheet.tsx',

@@ -12,7 +12,7 @@ import {
 
 const reps = (page: Page) => page.getByTestId('reps');
 
-test('a stranger at the door is screened, measured, prescribed, trained and on record', {
+test('a new client is screened, measured, prescribed, trained and on record', {
   tag: '@days',
 }, async ({ page, nervato }) => {
   await page.goto('/');

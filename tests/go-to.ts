@@ -20,7 +20,7 @@ export async function goTo(page: Page, path: string): Promise<void> {
     dispatchEvent(new PopStateEvent('popstate'));
     return true;
   }, path);
-  // Whoever comes from outside is asked for at the door first.
+  // Coming from outside, the sign-in state is read first.
   if (!isInTheApp) await page.goto(path, { waitUntil: 'networkidle' });
   await page.waitForFunction((to) => document.documentElement.dataset.standsAt === to, path);
   await untilStill(page);

@@ -3,10 +3,10 @@ import { StrictMode, Suspense, useEffect } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Outlet, Route, Routes, useLocation } from 'react-router';
 import { ApiProblem } from './data/api';
-import { followDoor } from './data/door';
 import { listenToOtherTabs } from './data/follow';
+import { followLockState } from './data/lock';
 import { onceIdle } from './data/once-idle';
-import { door } from './data/practitioner';
+import { lockState } from './data/practitioner';
 import { keepApp } from './data/service-worker';
 import { startWorking } from './data/start-working';
 import { writeAsThePractice } from './data/write-as-the-practice';
@@ -78,8 +78,8 @@ function startApp(): void {
   keepKeys();
   listenToOtherTabs(queries);
   writeAsThePractice(queries);
-  followDoor(queries);
-  if (door.get() === 'open') startWorking(queries);
+  followLockState(queries);
+  if (lockState.get() === 'unlocked') startWorking(queries);
   keepApp();
   // Somebody is opened next, so their sheet is read before: at leisure, or as soon as one points at them.
   onceIdle(() => void fetchPersonSheet());

@@ -13,7 +13,7 @@ const DOERS: Record<Exclude<Who, 'nobody'>, Doer> = {
 };
 const ROUTES = Object.entries(ROUTE_ASKS).map(([route, asks]) => ({ route, asks }));
 
-/** Asks a route of things that are not there, with nothing to say: what comes back after the door is no matter. */
+/** Asks a route of things that are not there, with nothing to say: what comes back after sign-in does not matter. */
 async function knock(api: Api, route: string, headers: Record<string, string>) {
   const [method = '', path = ''] = route.split(' ');
   const answer = await api.ask(path.replace(/:\w+/g, 'none'), {

@@ -7,7 +7,7 @@ import { MessageError } from '#core/message/message-error';
 import type { AppType } from '#server/app';
 import { translate } from '../language/translate';
 import { fetchKept } from './kept-records';
-import { door, workingPractitioner } from './practitioner';
+import { lockState, workingPractitioner } from './practitioner';
 
 /** Whom this page was opened by: the server refuses it once somebody else has signed in on this device. */
 export const whoAsks = (): Record<string, string> =>
@@ -34,7 +34,7 @@ export async function read<T>(asked: Promise<Answer<T>>): Promise<T> {
   if (answer.ok) return answer.json();
   const body: unknown = await answer.json().catch(() => null);
   // The sign-in has ended, or the device was locked: nothing of the record is shown until somebody is in again.
-  if (answer.status === 401 && !answer.url?.includes('/api/sign-in')) door.set('shut');
+  if (answer.status === 401 && !answer.url?.includes('/api/sign-in')) lockState.set('locked');
   throw isProblem(body) ? new ApiProblem(body) : new Error(unreadable(answer));
 }
 

@@ -3,15 +3,15 @@ import type { SessionView } from '#contract/session';
 import type { SessionEvent } from '#core/session/events';
 import { api, read } from './api';
 import { KEYS } from './keys';
-import { door } from './practitioner';
+import { lockState } from './practitioner';
 
 /** Sessions that are open, as the server last gave them. */
 export const useOpenViews = (): readonly SessionView[] =>
-  useQuery({ ...openViewsQuery, enabled: door.use() === 'open' }).data ?? NONE;
+  useQuery({ ...openViewsQuery, enabled: lockState.use() === 'unlocked' }).data ?? NONE;
 
 /** Whether it is known which are open: the server has said so, or nobody is in to be told. */
 export const useOpenKnown = (): boolean => {
-  const isIn = door.use() === 'open';
+  const isIn = lockState.use() === 'unlocked';
   const { data } = useQuery({ ...openViewsQuery, enabled: isIn });
   return !isIn || data !== undefined;
 };

@@ -7,16 +7,16 @@ export const workingPractitioner = storedValue('nervato-practitioner', '');
 /** Whether this device was locked, `yes` through a reload and without the server too, until somebody has come in again. */
 export const wasLocked = storedValue('nervato-locked', 'no');
 
-let isOpen: 'open' | 'shut' | null = null;
-const atFirst = () => (workingPractitioner.get() === '' || wasLocked.get() === 'yes' ? 'shut' : 'open');
+let known: 'unlocked' | 'locked' | null = null;
+const atFirst = () => (workingPractitioner.get() === '' || wasLocked.get() === 'yes' ? 'locked' : 'unlocked');
 
-/** Whether what is on record may be shown: `shut` until somebody has signed in, when it was locked, and when a sign-in has ended. */
-export const door: Store<'open' | 'shut'> = followed(
+/** Whether what is on record may be shown: `locked` until an account has signed in, when it was locked, and when a sign-in has ended. */
+export const lockState: Store<'unlocked' | 'locked'> = followed(
   () => {
-    isOpen ??= atFirst();
-    return isOpen;
+    known ??= atFirst();
+    return known;
   },
   (next) => {
-    isOpen = next;
+    known = next;
   },
 );

@@ -2,9 +2,9 @@ import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tansta
 import type { FirstStart, Me, SignInBody, SignInState } from '#contract/sign-in';
 import { tour } from '../state/tour';
 import { api, read } from './api';
-import { openDoor, tellDoor } from './door';
 import { clearRecords, leaveNothing } from './kept-records';
 import { KEYS } from './keys';
+import { announceLockState, unlock } from './lock';
 import { wasLocked, workingPractitioner } from './practitioner';
 import { dropKeys, takeKey } from './sealed';
 import { startWorking } from './start-working';
@@ -37,12 +37,12 @@ export async function enter(queries: QueryClient): Promise<void> {
   workingPractitioner.set(id);
   if (before !== '' && before !== id) {
     wasLocked.set('no');
-    tellDoor();
+    announceLockState();
     return window.location.reload();
   }
   startWorking(queries);
-  await openDoor(queries);
-  tellDoor();
+  await unlock(queries);
+  announceLockState();
 }
 
 type Answer = Promise<Response>;
@@ -73,6 +73,6 @@ export async function signOut(everywhere: boolean): Promise<void> {
   await must(api['sign-out'].$post({ json: { everywhere } }));
   await Promise.all([dropKeys(), clearRecords()]);
   workingPractitioner.set('');
-  tellDoor();
+  announceLockState();
   window.location.assign('/');
 }

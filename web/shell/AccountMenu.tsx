@@ -5,7 +5,7 @@ import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
 import { ROLE_NAMES } from '#core/access/permissions';
 import { failureWords } from '../data/api';
-import { lock } from '../data/door';
+import { lock } from '../data/lock';
 import { usePractitioner } from '../data/queries';
 import { signOut } from '../data/sign-in';
 import { translate } from '../language/translate';

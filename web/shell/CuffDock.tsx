@@ -10,7 +10,7 @@ import { inflatedLimbs } from '#core/session/state';
 import { useAct } from '../act/act';
 import { thisDevice } from '../data/device';
 import type { LiveSession } from '../data/live-session';
-import { door } from '../data/practitioner';
+import { lockState } from '../data/practitioner';
 import { type Connected, connect, useConnected } from '../devices/connected';
 import { translate } from '../language/translate';
 import { Button } from '../parts/Button';
@@ -189,7 +189,7 @@ function DockedSession({
 }) {
   const nowMs = useNow(1_000);
   const act = useAct(view);
-  const isShut = door.use() === 'shut';
+  const isLocked = lockState.use() === 'locked';
   const clocks = limbClocks(view.plan, state, nowMs).filter(
     ({ inflated, alarm }) => inflated && !(alarmsOnly && alarm === 'none'),
   );
@@ -204,7 +204,7 @@ function DockedSession({
       >
         {/* On a phone a cuff has one line. */}
         <span className="max-sm:hidden">
-          {isShut ? initialsOf(view.clientName) : view.clientName}, {translate(LIMB_NAMES[limb])}
+          {isLocked ? initialsOf(view.clientName) : view.clientName}, {translate(LIMB_NAMES[limb])}
         </span>
         <span className="sm:hidden">
           {initialsOf(view.clientName)}, {translate(LIMB_NAMES[limb])}

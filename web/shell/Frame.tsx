@@ -1,8 +1,8 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet, useNavigate } from 'react-router';
-import { lock } from '../data/door';
+import { lock } from '../data/lock';
 import { useOpenKnown, useOpenViews } from '../data/open-sessions';
-import { door } from '../data/practitioner';
+import { lockState } from '../data/practitioner';
 import { useConnected } from '../devices/connected';
 import { ReadingSilently } from '../parts/Reading';
 import { useAction } from '../parts/use-action';
@@ -50,7 +50,7 @@ export function Frame() {
   const [finding, setFinding] = useState(false);
   const [showingKeys, setShowingKeys] = useState(false);
   const navigate = useNavigate();
-  const isIn = door.use() === 'open';
+  const isIn = lockState.use() === 'unlocked';
   useIdleLock();
   const anyOpen = useOpenViews().length > 0;
   const isKnown = useOpenKnown();

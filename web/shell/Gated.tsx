@@ -1,33 +1,33 @@
 import { type ReactNode, Suspense, useEffect, useState } from 'react';
-import { door } from '../data/practitioner';
+import { lockState } from '../data/practitioner';
 import { lazyView } from '../language/lazy-view';
 
-const Door = lazyView(() => import('../views/door/Door'), 'Door', 'door');
+const SignInPage = lazyView(() => import('../views/sign-in/SignInPage'), 'SignInPage', 'sign-in');
 
 /**
  * Shows what is on record only while somebody is in. What one had open and typed stays beneath, out of sight and out of reach,
  * and is there again for the same person; for another the page is made anew.
  */
 export function Gated({ children, className }: { children: ReactNode; className?: string }) {
-  const isShut = door.use() === 'shut';
+  const isLocked = lockState.use() === 'locked';
   // A page that was opened locked has asked for nothing yet.
-  const [wasOpen, setWasOpen] = useState(!isShut);
-  if (!isShut && !wasOpen) setWasOpen(true);
+  const [wasOpen, setWasOpen] = useState(!isLocked);
+  if (!isLocked && !wasOpen) setWasOpen(true);
   useEffect(() => {
     // What lies over the page, such as an open “why”, lies outside of it (theme.css).
-    document.body.toggleAttribute('data-shut', isShut);
-  }, [isShut]);
+    document.body.toggleAttribute('data-locked', isLocked);
+  }, [isLocked]);
   return (
     <>
       {wasOpen && (
-        <div hidden={isShut} inert={isShut} className={className}>
+        <div hidden={isLocked} inert={isLocked} className={className}>
           {children}
         </div>
       )}
-      {isShut && (
-        // What lies beneath keeps its place while the door is fetched.
+      {isLocked && (
+        // What lies beneath keeps its place while the sign-in page is fetched.
         <Suspense fallback={<div className="flex-1" />}>
-          <Door />
+          <SignInPage />
         </Suspense>
       )}
     </>

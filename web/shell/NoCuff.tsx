@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { door } from '../data/practitioner';
+import { lockState } from '../data/practitioner';
 
 /**
  * The cuff dock while no cuff is up; a device nobody is in on does not hear of those of others.
@@ -13,7 +13,7 @@ export const NoCuff = ({ roomPx = 0 }: { roomPx?: number }) => (
     style={{ minHeight: roomPx }}
   >
     <p className="py-1 text-[14px] text-quiet">
-      {door.use() === 'open'
+      {lockState.use() === 'unlocked'
         ? t`No cuff is inflated.`
         : t`No cuff is up here. Those of other devices are not shown.`}
     </p>

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
-import { lock } from '../data/door';
-import { door } from '../data/practitioner';
+import { lock } from '../data/lock';
+import { lockState } from '../data/practitioner';
 import { cuffsUp } from '../state/cuffs-up';
 import { storedValue } from '../state/stored-value';
 
@@ -20,7 +20,7 @@ export function useIdleLock(): void {
     for (const kind of TOUCHES) window.addEventListener(kind, touch, { passive: true });
     const timer = setInterval(() => {
       // What a cuff kept awake has its time from when it is down.
-      if (cuffsUp.get() || door.get() === 'shut') touch();
+      if (cuffsUp.get() || lockState.get() === 'locked') touch();
       else if (Date.now() - touchedMs > Number(lockMinutes.get()) * 60_000) void lock();
     }, LOOK_MS);
     return () => {

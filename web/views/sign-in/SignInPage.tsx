@@ -16,7 +16,7 @@ import { FirstStart } from './FirstStart';
 import { SignInForm } from './SignInForm';
 
 /** Where one comes in. Who was here today is shown by initials alone; nothing of the record is. */
-export function Door() {
+export function SignInPage() {
   const { data, error } = useSignInState();
   const [chosen, choose] = useState<OnDevice | null>(null);
   const queries = useQueryClient();

@@ -1,32 +1,32 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { api } from './api';
 import { sendOutbox } from './outbox';
-import { door, wasLocked, workingPractitioner } from './practitioner';
+import { lockState, wasLocked, workingPractitioner } from './practitioner';
 import { dropKeys } from './sealed';
 
 /** Tells the other tabs of this browser that somebody has come or gone. */
-const tabs = new BroadcastChannel('nervato-door');
-type Said = { who: string; door: 'open' | 'shut' };
+const tabs = new BroadcastChannel('nervato-lock');
+type Said = { who: string; lockState: 'unlocked' | 'locked' };
 
-/** Tells them who is in here, and whether the door is open. */
-export const tellDoor = (): void =>
-  tabs.postMessage({ who: workingPractitioner.get(), door: door.get() } satisfies Said);
+/** Tells them who is in here, and whether this device is locked. */
+export const announceLockState = (): void =>
+  tabs.postMessage({ who: workingPractitioner.get(), lockState: lockState.get() } satisfies Said);
 
 /** Follows who comes and goes in other tabs: a page is never one person's on a device that is another's. */
-export function followDoor(queries: QueryClient): void {
+export function followLockState(queries: QueryClient): void {
   let here = workingPractitioner.get();
   tabs.addEventListener('message', ({ data }: MessageEvent<Said>) => {
     if (data.who !== here) return window.location.reload();
     here = data.who;
-    if (data.door === 'shut') door.set('shut');
-    else void openDoor(queries);
+    if (data.lockState === 'locked') lockState.set('locked');
+    else void unlock(queries);
   });
 }
 
 /** Shows what is on record again, as it is now. */
-export async function openDoor(queries: QueryClient): Promise<void> {
+export async function unlock(queries: QueryClient): Promise<void> {
   wasLocked.set('no');
-  door.set('open');
+  lockState.set('unlocked');
   void sendOutbox();
   await queries.invalidateQueries();
 }
@@ -34,9 +34,9 @@ export async function openDoor(queries: QueryClient): Promise<void> {
 /** Locks this device: who is in comes back by PIN, and so does everybody who has been in today. */
 export async function lock(): Promise<void> {
   wasLocked.set('yes');
-  door.set('shut');
-  tellDoor();
-  // Without the server the screen is shut all the same, and it hears of it before anybody is asked who they are.
+  lockState.set('locked');
+  announceLockState();
+  // Without the server the screen is locked all the same, and it hears of it before anybody is asked who they are.
   await Promise.all([dropKeys(), api['sign-in'].lock.$post().catch(() => {})]);
   // A dialog holds the focus and all of the page: with one open the page is made anew.
   if (document.body.hasAttribute('data-scroll-locked')) window.location.reload();
