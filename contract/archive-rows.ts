@@ -27,7 +27,7 @@ import { sessionEventSchema } from '#core/session/events';
 import { heavyWorkChoiceSchema } from '#core/strength/heavy-work';
 import { sideSchema } from '#core/strength/side';
 import { aboutSchema, NOTHING_KNOWN } from './client';
-import { RETRACTABLE } from './mend';
+import { RETRACTABLE } from './corrections';
 import { kitItemSchema, practiceSettingsSchema, roleSchema } from './practice';
 import { newPracticeAttemptSchema, newSessionAttemptSchema } from './practice-attempt';
 

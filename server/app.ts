@@ -31,6 +31,7 @@ import { blockRoutes } from './routes/blocks';
 import { calendarRoutes } from './routes/calendar';
 import { clientRoutes } from './routes/clients';
 import { clockRoutes, type MoveClock } from './routes/clock';
+import { correctionRoutes } from './routes/corrections';
 import { coursePlanRoutes } from './routes/course-plans';
 import { deviceRoutes } from './routes/devices';
 import { feedRoutes } from './routes/feed';
@@ -39,7 +40,6 @@ import { historyRoutes } from './routes/history';
 import { homeRoutes } from './routes/home';
 import { homeLinkRoutes } from './routes/home-links';
 import { meRoutes } from './routes/me';
-import { mendRoutes } from './routes/mend';
 import { occlusionPressureRoutes } from './routes/occlusion-pressures';
 import { outcomeRoutes } from './routes/outcomes';
 import { practiceRoutes } from './routes/practice';
@@ -110,7 +110,7 @@ const apiRoutes = (
     .route('/clients', coursePlanRoutes)
     .route('/clients', historyRoutes)
     .route('/clients', outcomeRoutes)
-    .route('/clients', mendRoutes)
+    .route('/clients', correctionRoutes)
     .route('/clients', homeLinkRoutes)
     .route('/home', homeRoutes(aheadMs))
     .route('/sessions', sessionRoutes(aheadMs))

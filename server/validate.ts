@@ -3,7 +3,7 @@ import type { z } from 'zod';
 import '#contract/schema-words';
 import { fromZod } from './problem';
 
-/** Middleware that parses the JSON body with a contract schema, or refuses with the fields to mend. */
+/** Middleware that parses the JSON body with a contract schema, or refuses with the fields to correct. */
 export const body = <T extends z.ZodType>(schema: T) =>
   zValidator('json', schema, (result) => {
     if (!result.success) throw fromZod(result.error);

@@ -54,7 +54,7 @@ test('a practice comes from its spreadsheets, and trains the first person the sa
     await page.getByRole('button', { name: 'Leave it' }).click();
   });
 
-  await test.step('girths in inches and one row to mend', async () => {
+  await test.step('girths in inches and one row to correct', async () => {
     const girths = [
       'Client;Date;Limb;Girth (in);Cuff',
       `Jörun Æskild;${dayAgo(3)};L thigh;21,5;Thigh large`,
@@ -65,8 +65,8 @@ test('a practice comes from its spreadsheets, and trains the first person the sa
     await expect(page.getByText('Nobody is called Jorun Askild.')).toBeVisible();
     const saved = page.waitForEvent('download');
     await page.getByRole('button', { name: 'with semicolons' }).click();
-    const toMend = readFileSync((await (await saved).path()) ?? '', 'utf8');
-    expect(toMend).toContain(`Jorun Askild;${dayAgo(3)};L thigh;21,5;Thigh large;Nobody is called`);
+    const toCorrect = readFileSync((await (await saved).path()) ?? '', 'utf8');
+    expect(toCorrect).toContain(`Jorun Askild;${dayAgo(3)};L thigh;21,5;Thigh large;Nobody is called`);
     await page.getByRole('button', { name: 'Bring in the 1 good row' }).click();
     await expect(page.getByText('Girths and cuffs of girths.csv').first()).toBeVisible();
   });

@@ -51,7 +51,7 @@ test('an exercise is searched and tested, added to the session with the other si
   });
 });
 
-test('a session is drafted, edited, mended, signed and printed', async ({ page }) => {
+test('a session is drafted, edited, fixed, signed and printed', async ({ page }) => {
   await page.goto('/');
   await openPerson(page, 'Rufus Tarnholm');
   await chooseLink(page, 'Prescribe');
@@ -98,7 +98,7 @@ test('a session is drafted, edited, mended, signed and printed', async ({ page }
     await expect(page.getByRole('button', { name: /^Sign as/ })).toBeDisabled();
   });
 
-  await test.step('each is mended by one key, also while typing', async () => {
+  await test.step('each is fixed by one key, also while typing', async () => {
     await expect(editor.getByRole('button', { name: 'Set 80 % or lower' })).toBeVisible();
     await expect(async () => {
       await pressKey(page, 'Alt+1');
@@ -106,8 +106,8 @@ test('a session is drafted, edited, mended, signed and printed', async ({ page }
         timeout: patientMs(500),
       });
     }).toPass({ intervals: [0] });
-    const mended = page.getByRole('button', { name: /1\. Leg press/ });
-    await mended.click();
+    const fixed = page.getByRole('button', { name: /1\. Leg press/ });
+    await fixed.click();
     await expect(editor.getByLabel('Pressure', { exact: true })).toHaveValue(/^[45]\d$/);
     await expect(editor.getByLabel('Load', { exact: true })).toHaveValue('40');
     await expect(editor.getByText(/Not allowed/)).toHaveCount(0);

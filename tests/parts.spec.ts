@@ -193,7 +193,7 @@ test('a remedy is applied where it stands, and a button of no use now cannot be 
 }) => {
   const rules = part(page, 'What a rule says');
   await rules.getByRole('button', { name: 'Set 80 % or lower' }).click();
-  await expect(rules.getByText('Told: mended')).toBeVisible();
+  await expect(rules.getByText('Told: fixed')).toBeVisible();
   for (const button of await page.getByRole('button', { name: /^Not now/ }).all()) {
     await expect(button).toBeDisabled();
   }

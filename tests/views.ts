@@ -37,7 +37,7 @@ const besideTheChain =
     await expect(page.getByText(ready).first()).toBeVisible();
   };
 
-/** A table of another program with a row to mend. */
+/** A table of another program with a row to correct. */
 const bringATable: View['open'] = async (page) => {
   await page.getByRole('link', { name: 'The practice', exact: true }).click();
   await page.getByRole('link', { name: 'In and out' }).click();

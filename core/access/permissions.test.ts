@@ -21,7 +21,7 @@ describe('who may do what (SCR-4)', () => {
       'lift-hold',
       'pass-guard',
       'sign-post-operative',
-      'mend-record',
+      'correct-record',
     ] as const)
       expect(clinician).toContain(permission);
     for (const permission of ['keep-accounts', 'take-practice-out', 'read-audit', 'erase-person'] as const)
@@ -31,7 +31,7 @@ describe('who may do what (SCR-4)', () => {
   it('owning a practice makes nobody a clinician', () => {
     const owner = may('assistant', true);
     expect(owner).toContain('keep-accounts');
-    for (const permission of ['sign', 'clear', 'lift-hold', 'pass-guard', 'mend-record'] as const)
+    for (const permission of ['sign', 'clear', 'lift-hold', 'pass-guard', 'correct-record'] as const)
       expect(owner).not.toContain(permission);
   });
 

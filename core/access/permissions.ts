@@ -39,7 +39,7 @@ export const PERMISSIONS = {
     words: msg('prolong a plan that stands on a clinician’s signature'),
     by: ['clinician'],
   },
-  'mend-record': { words: msg('retract an entry of a record, or merge two records'), by: ['clinician'] },
+  'correct-record': { words: msg('retract an entry of a record, or merge two records'), by: ['clinician'] },
   'erase-person': { words: msg('have a person forgotten'), by: ['owner'] },
   'take-person-out': { words: msg('take a person out'), by: ['clinician', 'owner'] },
   'take-practice-out': { words: msg('take the practice out'), by: ['owner'] },

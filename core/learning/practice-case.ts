@@ -19,43 +19,43 @@ export type Trap = (typeof TRAPS)[number];
 const BY_PROBE: readonly PulseMethod[] = ['doppler', 'automatic-pump'];
 
 /**
- * What may be wrong with a set-up, what mends it, and where it can be (rules LOP-1 and FIT-2…4). `addsMmHg` is pressure the cuff
+ * What may be wrong with a set-up, what corrects it, and where it can be (rules LOP-1 and FIT-2…4). `addsMmHg` is pressure the cuff
  * needs more; `share` what its need is multiplied by.
  */
 export const TRAP: Record<
   Trap,
   {
     label: Message;
-    mend: Message;
+    remedy: Message;
     methods?: readonly PulseMethod[];
     limbs?: LimbKind;
     addsMmHg?: number;
     share?: number;
   }
 > = {
-  'volume-down': { label: msg('Probe volume is down'), mend: msg('Turn it up'), methods: BY_PROBE },
+  'volume-down': { label: msg('Probe volume is down'), remedy: msg('Turn it up'), methods: BY_PROBE },
   // Pressure is spent on closing the gap before it presses on the limb.
-  'loose-cuff': { label: msg('Cuff is loose'), mend: msg('Snug it: one finger under'), addsMmHg: 18 },
+  'loose-cuff': { label: msg('Cuff is loose'), remedy: msg('Snug it: one finger under'), addsMmHg: 18 },
   'wrong-size': {
     label: msg('Cuff is the wrong size'),
-    mend: msg('Change to the one that fits'),
+    remedy: msg('Change to the one that fits'),
     share: 1.12,
   },
-  talking: { label: msg('The person is talking'), mend: msg('Ask for quiet'), methods: BY_PROBE },
+  talking: { label: msg('The person is talking'), remedy: msg('Ask for quiet'), methods: BY_PROBE },
   'bent-limb': {
     label: msg('The knee is bent'),
-    mend: msg('Straighten and rest it'),
+    remedy: msg('Straighten and rest it'),
     limbs: 'leg',
     addsMmHg: 10,
   },
   'gauge-not-at-zero': {
     label: msg('Gauge is not at zero'),
-    mend: msg('Zero it with the cuff open'),
+    remedy: msg('Zero it with the cuff open'),
     methods: ['doppler', 'palpation', 'oximeter'],
   },
   'pump-misreads': {
     label: msg('The pump misreads'),
-    mend: msg('Go by the probe, and have the pump seen to'),
+    remedy: msg('Go by the probe, and have the pump seen to'),
     methods: ['automatic-pump'],
   },
 };

@@ -52,7 +52,7 @@ describe('measures (OUT-1)', () => {
     expect(takenHere(MEASURES).map(({ value }) => value)).not.toContain('lop');
   });
 
-  it('refuse what cannot be right, with what, where and how to mend it', () => {
+  it('refuse what cannot be right, with what, where and how to correct it', () => {
     expect(check(girth)).toEqual([]);
     expect(englishOf(check({ ...girth, limb: 'left-arm' }))).toMatchObject([{ field: 'limb' }]);
     expect(englishOf(check({ ...girth, limb: null }))).toMatchObject([{ field: 'limb' }]);

@@ -21,7 +21,7 @@ const session = (...exercises: ExerciseChoice[]): SessionChoice => ({
   exercises,
 });
 const two = session(testExercise(), testExercise({ exerciseId: 'leg-press' }));
-const mended = (fix: Fix, exerciseIndex?: number, of = two, basis = testBasis()) =>
+const fixed = (fix: Fix, exerciseIndex?: number, of = two, basis = testBasis()) =>
   applyFix(of, finding(fix, exerciseIndex), basis).exercises;
 const setsOf = (choice: ExerciseChoice | undefined) =>
   choice?.sets.map(({ release, restMs }) => [release, restMs]) ?? [];
@@ -33,7 +33,7 @@ describe('a remedy that is applied', () => {
 
   it('changes the exercise it belongs to, or all where it belongs to none', () => {
     const percents = (exerciseIndex?: number) =>
-      mended({ set: 'percentLop', to: 40, as: 'most' }, exerciseIndex).map(
+      fixed({ set: 'percentLop', to: 40, as: 'most' }, exerciseIndex).map(
         ({ limbs: [limb] }) => limb?.kind === 'measured' && limb.percentLop,
       );
     expect([percents(1), percents(0), percents()]).toEqual([
@@ -48,14 +48,14 @@ describe('a remedy that is applied', () => {
     const [right] = testExercise({ limb: 'right-thigh', percentLop: 30 }).limbs;
     const pair = session(testExercise({}, { limbs: [left, right].filter((limb) => limb !== undefined) }));
     const percents = (fix: Fix) =>
-      mended(fix, 0, pair)[0]?.limbs.map((limb) => limb.kind === 'measured' && limb.percentLop);
+      fixed(fix, 0, pair)[0]?.limbs.map((limb) => limb.kind === 'measured' && limb.percentLop);
     expect(percents({ set: 'percentLop', to: 50, as: 'most' })).toEqual([50, 30]);
     expect(percents({ set: 'percentLop', to: 40, as: 'least' })).toEqual([60, 40]);
   });
 
   it('sets the share of 1RM and the weights of what is weighed, and leaves what is not', () => {
-    expect(mended({ set: 'percentOneRepMax', to: 20 }, 0)[0]?.load).toMatchObject({ percentOneRepMax: 20 });
-    expect(mended({ set: 'weightKitId', to: 'plates' }, 0)[0]?.load).toEqual({
+    expect(fixed({ set: 'percentOneRepMax', to: 20 }, 0)[0]?.load).toMatchObject({ percentOneRepMax: 20 });
+    expect(fixed({ set: 'weightKitId', to: 'plates' }, 0)[0]?.load).toEqual({
       ...testExercise().load,
       weightKitId: 'plates',
     });
@@ -63,17 +63,17 @@ describe('a remedy that is applied', () => {
       { set: 'percentOneRepMax', to: 20 },
       { set: 'weightKitId', to: 'plates' },
     ] as const)
-      expect(mended(fix, 0, session(bodyWeight))).toEqual([bodyWeight]);
+      expect(fixed(fix, 0, session(bodyWeight))).toEqual([bodyWeight]);
   });
 
   it('sets rests between sets, never the one after the last', () => {
     const before = setsOf(testExercise());
-    const rests = setsOf(mended({ set: 'restMs', to: 45_000 }, 0)[0]);
+    const rests = setsOf(fixed({ set: 'restMs', to: 45_000 }, 0)[0]);
     expect(rests.map(([, restMs]) => restMs)).toEqual([45_000, 45_000, 45_000, before[3]?.[1]]);
   });
 
   it('lets the cuff down in each rest for a minute and its lead, or once after the exercise', () => {
-    const each = mended(
+    const each = fixed(
       { set: 'release', to: 'each-rest' },
       0,
       session(testExercise({ protocolId: 'release-75' })),
@@ -86,7 +86,7 @@ describe('a remedy that is applied', () => {
     );
     const once = (restMs: number) => {
       const sets = held.sets.map((set, place) => (place === 3 ? { ...set, restMs } : set));
-      return setsOf(mended({ set: 'release', to: 'after-exercise' }, 0, session({ ...held, sets }))[0]);
+      return setsOf(fixed({ set: 'release', to: 'after-exercise' }, 0, session({ ...held, sets }))[0]);
     };
     expect(once(10_000)).toEqual([
       [false, 30_000],
@@ -98,11 +98,11 @@ describe('a remedy that is applied', () => {
   });
 
   it('sets tempo and position', () => {
-    expect(mended({ set: 'tempoId', to: '3-0-3' }, 1).map(({ tempoId }) => tempoId)).toEqual([
+    expect(fixed({ set: 'tempoId', to: '3-0-3' }, 1).map(({ tempoId }) => tempoId)).toEqual([
       '1-0-1',
       '3-0-3',
     ]);
-    expect(mended({ set: 'position', to: 'lying' }, 1).map(({ position }) => position)).toEqual([
+    expect(fixed({ set: 'position', to: 'lying' }, 1).map(({ position }) => position)).toEqual([
       'sitting',
       'lying',
     ]);
@@ -110,13 +110,13 @@ describe('a remedy that is applied', () => {
 
   it('takes an exercise out, and orders compound before isolated', () => {
     const ids = (exercises: readonly ExerciseChoice[]) => exercises.map(({ exerciseId }) => exerciseId);
-    expect(ids(mended({ set: 'exercise', to: 'remove' }, 0))).toEqual(['leg-press']);
-    expect(ids(mended({ set: 'exercise', to: 'remove' }, 1))).toEqual(['knee-extension']);
+    expect(ids(fixed({ set: 'exercise', to: 'remove' }, 0))).toEqual(['leg-press']);
+    expect(ids(fixed({ set: 'exercise', to: 'remove' }, 1))).toEqual(['knee-extension']);
     expect(applyFix(two, finding({ set: 'exercise', to: 'remove' }, 1), testBasis())).toMatchObject({
       goal: 'size',
       schoolId: 'research-consensus',
     });
-    expect(ids(mended({ set: 'order', to: 'compound-first' }))).toEqual(['leg-press', 'knee-extension']);
+    expect(ids(fixed({ set: 'order', to: 'compound-first' }))).toEqual(['leg-press', 'knee-extension']);
   });
 
   it('goes by the pressure and the test in force, of what is measured and weighed', () => {
@@ -127,7 +127,7 @@ describe('a remedy that is applied', () => {
     const now = goByInForce(testExercise(), basis);
     expect(now.limbs).toMatchObject([{ limb: 'left-thigh', occlusionId: 'newer', percentLop: 60 }]);
     expect(now.load).toEqual({ ...testExercise().load, strengthTestId: 'newer-test' });
-    expect(mended({ set: 'inForce', to: 'pressure' }, 0, session(testExercise()), basis)).toEqual([now]);
+    expect(fixed({ set: 'inForce', to: 'pressure' }, 0, session(testExercise()), basis)).toEqual([now]);
     expect(goByInForce(bodyWeight, basis).load).toEqual(bodyWeight.load);
     // Nothing measured, nothing tested: it stays as it is.
     const nothing = testBasis({ occlusions: [], strengthTests: [] });

@@ -176,14 +176,14 @@ describe('one limb first (RUN-8)', () => {
   const found = (choices: SessionChoice, basis: Basis) =>
     composeSession(choices, basis).findings.filter(({ rule }) => rule === 'RUN-8');
 
-  it('is a guard for two legs at once while the blood pressure is watched, and one remedy mends it', () => {
+  it('is a guard for two legs at once while the blood pressure is watched, and one remedy fixes it', () => {
     const watched = testBasis({ oneLimbFirst: ['leg'] });
     const [finding] = found(session, watched);
     expect(englishOf(finding)).toMatchObject({ level: 'guard', subject: 'limbs', exerciseIndex: 0 });
     if (!finding) throw new Error('No finding.');
-    const mended = applyFix(session, finding, watched);
-    expect(mended.exercises[0]?.limbs).toHaveLength(1);
-    expect(found(mended, watched)).toEqual([]);
+    const fixed = applyFix(session, finding, watched);
+    expect(fixed.exercises[0]?.limbs).toHaveLength(1);
+    expect(found(fixed, watched)).toEqual([]);
     expect(found(session, testBasis({ oneLimbFirst: ['arm'] }))).toEqual([]);
   });
 });

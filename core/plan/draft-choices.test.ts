@@ -7,7 +7,7 @@ import { PROTOCOLS } from '../protocol/protocols';
 import { clearedAlone, limited } from '../screening/clearance.fixture';
 import type { Basis } from './basis';
 import type { SessionChoice } from './choices';
-import { bestKit, type DraftWish, draftSession, mendAll } from './draft-session';
+import { bestKit, type DraftWish, draftSession, fixAll } from './draft-session';
 import { testWish as wish } from './draft-wish.fixture';
 import { testBasis, testExercise, testKit, testOcclusion, testSession, testStrength } from './plan.fixture';
 
@@ -256,19 +256,19 @@ const only = (equipment: string): Library =>
 
 describe('a session that its own checks would refuse', () => {
   const basis = testBasis();
-  const mended = (session: SessionChoice, over = basis) => mendAll(session, over);
+  const fixed = (session: SessionChoice, over = basis) => fixAll(session, over);
 
-  it('is mended by the remedies of the rules, or said what cannot be', () => {
-    expect(englishOf(mended(testSession()))).toEqual(testSession());
+  it('is fixed by the remedies of the rules, or said what cannot be', () => {
+    expect(englishOf(fixed(testSession()))).toEqual(testSession());
     const capped = testBasis({ limits: limited({ maxPercentLop: 40, capFrom: 'Dr Ash' }) });
-    const lowered = mended(testSession(), capped);
+    const lowered = fixed(testSession(), capped);
     expect(englishOf(lowered)).toMatchObject({ exercises: [{ limbs: [{ percentLop: 40 }] }] });
     const barred = testBasis({ limits: clearedAlone('right-thigh') });
-    expect(englishOf(mended(testSession(), barred))).toBe(
+    expect(englishOf(fixed(testSession(), barred))).toBe(
       'Left thigh: the clearances on record do not speak of it.',
     );
     // Taking the exercise away is no remedy of a draft.
     const twice = { ...testSession(), exercises: [testExercise(), testExercise()] };
-    expect(typeof mended(twice)).toBe('object');
+    expect(typeof fixed(twice)).toBe('object');
   });
 });

@@ -74,12 +74,12 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
       notes.push(made);
       continue;
     }
-    const mended = mendAll({ goal: wish.goal, schoolId: wish.schoolId, exercises: made }, basis);
-    if (isMessage(mended))
+    const fixed = fixAll({ goal: wish.goal, schoolId: wish.schoolId, exercises: made }, basis);
+    if (isMessage(fixed))
       notes.push(
-        msg('{exercise} was left out: {why}', { exercise: basis.library[id]?.label ?? id, why: mended }),
+        msg('{exercise} was left out: {why}', { exercise: basis.library[id]?.label ?? id, why: fixed }),
       );
-    else exercises.push(...mended.exercises);
+    else exercises.push(...fixed.exercises);
   }
   if (exercises.length === 0) {
     return { session: null, notes: [...notes, msg('Nothing in the library fits: add an exercise by hand.')] };
@@ -101,7 +101,7 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
     primeFirst(exercises);
   }
   const sitting = goal.sitting ? { sitting: [...goal.sitting] } : {};
-  const whole = mendAll({ goal: wish.goal, schoolId: wish.schoolId, exercises, ...sitting }, basis);
+  const whole = fixAll({ goal: wish.goal, schoolId: wish.schoolId, exercises, ...sitting }, basis);
   return isMessage(whole)
     ? { session: null, notes: [...notes, msg('No draft: {why}', { why: whole })] }
     : { session: whole, notes };
@@ -111,18 +111,18 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
 const MOST_REMEDIES = 24;
 
 /**
- * A draft proposes nothing that its own checks would refuse, for whoever prescribes: what can be mended is, one remedy at
- * a time. @returns the session, or the words of what cannot be mended
+ * A draft proposes nothing that its own checks would refuse, for whoever prescribes: what can be fixed is, one remedy at
+ * a time. @returns the session, or the words of what cannot be fixed
  */
-export function mendAll(session: SessionChoice, basis: Basis): SessionChoice | Message {
+export function fixAll(session: SessionChoice, basis: Basis): SessionChoice | Message {
   let now = session;
   for (let remedies = 0; remedies <= MOST_REMEDIES; remedies += 1) {
     const refused = composeSession(now, basis).findings.filter(({ level }) => level !== 'note');
     const [first] = refused;
     if (!first) return now;
-    const mendable = refused.find(({ fix }) => fix && !(fix.set === 'exercise'));
-    if (!mendable) return first.message;
-    now = applyFix(now, mendable, basis);
+    const fixable = refused.find(({ fix }) => fix && !(fix.set === 'exercise'));
+    if (!fixable) return first.message;
+    now = applyFix(now, fixable, basis);
   }
   return msg('The remedies of the rules go round in circles: compose it by hand.');
 }

@@ -203,9 +203,9 @@ describe('every remedy that is offered (idea 8)', () => {
       fc.property(people, sessions, (basis, session) => {
         const before = composeSession(session, basis).findings;
         for (const finding of offers(session, before, basis)) {
-          const mended = applyFix(session, finding, basis);
-          if (mended.exercises.length === 0) continue;
-          const after = composeSession(mended, basis).findings;
+          const fixed = applyFix(session, finding, basis);
+          if (fixed.exercises.length === 0) continue;
+          const after = composeSession(fixed, basis).findings;
           const times = (findings: readonly Finding[]) =>
             findings.filter(({ message }) => isEqual(message, finding.message)).length;
           const said = `${JSON.stringify(finding)}\n${JSON.stringify(session)}`;
@@ -223,8 +223,8 @@ describe('every remedy that is offered (idea 8)', () => {
     fc.assert(
       fc.property(people, sessions, (basis, session) => {
         const { findings } = composeSession(session, basis);
-        const mendable = hardFindings(findings).filter(({ fix }) => fix);
-        expect(offers(session, mendable, basis)).toEqual(mendable);
+        const fixable = hardFindings(findings).filter(({ fix }) => fix);
+        expect(offers(session, fixable, basis)).toEqual(fixable);
       }),
       { numRuns: attackRuns(200) },
     );

@@ -14,10 +14,10 @@ const HEIGHT: Record<Finding['level'], number> = { note: 0, guard: 1, hard: 2 };
 export const offers = (session: SessionChoice, findings: readonly Finding[], basis: Basis): Finding[] =>
   findings.filter((finding) => {
     if (!finding.fix) return false;
-    const mended = applyFix(session, finding, basis);
+    const fixed = applyFix(session, finding, basis);
     // Nothing is left to judge where the only exercise was taken out.
-    if (mended.exercises.length === 0) return true;
-    const after = composeSession(mended, basis).findings;
+    if (fixed.exercises.length === 0) return true;
+    const after = composeSession(fixed, basis).findings;
     return alike(after, finding) < alike(findings, finding) && !bringsHigher(findings, after, finding.level);
   });
 

@@ -138,8 +138,8 @@ describe('a session of several exercises', () => {
     const finding = composeSession(wrong, basis).findings.find(({ subject }) => subject === 'order');
     expect(englishOf(finding)).toMatchObject({ level: 'note', exerciseIndex: 1 });
     if (!finding) return;
-    const mended = applyFix(wrong, finding, basis);
-    expect(mended.exercises.map(({ exerciseId }) => exerciseId)).toEqual(['leg-press', 'knee-extension']);
+    const fixed = applyFix(wrong, finding, basis);
+    expect(fixed.exercises.map(({ exerciseId }) => exerciseId)).toEqual(['leg-press', 'knee-extension']);
   });
 });
 
@@ -204,7 +204,7 @@ describe('remedies', () => {
           now = next;
         }
         for (const finding of hardFindings(composeSession(now, basis).findings)) {
-          // What is left has no single remedy: sets of a length that no release can mend.
+          // What is left has no single remedy: sets of a length that no release can correct.
           expect(finding.rule).toBe('PRO-1');
         }
         expect(sessionChoiceSchema.safeParse(now).success).toBe(true);

@@ -83,8 +83,8 @@ describe('a superset', () => {
     const [finding, ...more] = composeSession(up, basis).findings.filter(({ level }) => level === 'hard');
     expect(englishOf(finding)).toMatchObject({ rule: 'PRO-1', subject: 'release' });
     expect(more.map(({ exerciseIndex }) => exerciseIndex)).toEqual([1]);
-    const mended = composeSession(applyFix(up, finding ?? expect.unreachable(), basis), basis);
-    expect(mended.findings.filter(({ level }) => level === 'hard')).toEqual([]);
+    const fixed = composeSession(applyFix(up, finding ?? expect.unreachable(), basis), basis);
+    expect(fixed.findings.filter(({ level }) => level === 'hard')).toEqual([]);
   });
 
   it('lead out of the first one again when they no longer alternate', () => {

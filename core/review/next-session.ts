@@ -2,7 +2,7 @@ import { isMessage } from '../message/message';
 import type { Basis } from '../plan/basis';
 import type { ExerciseChoice } from '../plan/choices';
 import { exerciseChoiceOf } from '../plan/choices-of';
-import { type Draft, mendAll } from '../plan/draft-session';
+import { type Draft, fixAll } from '../plan/draft-session';
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { fitTemplate } from '../plan/template';
 import { carried } from './carry-over';
@@ -21,9 +21,9 @@ export function nextSession(plan: Plan, changes: readonly (Change | undefined)[]
     basis,
   );
   if (!draft.session) return draft;
-  const mended = mendAll(draft.session, basis);
-  // What no remedy mends is shown with its finding, for whoever prescribes to decide.
-  return isMessage(mended) ? draft : { ...draft, session: mended };
+  const fixed = fixAll(draft.session, basis);
+  // What no remedy fixes is shown with its finding, for whoever prescribes to decide.
+  return isMessage(fixed) ? draft : { ...draft, session: fixed };
 }
 
 function choiceOf(exercise: PlannedExercise, change: Change, { weightKits }: Basis): ExerciseChoice {

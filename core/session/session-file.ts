@@ -14,7 +14,7 @@ export type SessionFile = { sessionId: string; openedAtMs: number; plan: Plan; e
 const FORMAT = 'nervato-session';
 const VERSION = 1;
 
-/** What is wrong with a file, on which of its lines from 1, and how to mend it. */
+/** What is wrong with a file, on which of its lines from 1, and how to correct it. */
 export class NotASessionFile extends MessageError {
   readonly code = 'not-a-session-file';
 

@@ -10,7 +10,7 @@ import { LIMB_WORDS, METHOD_WORDS, POSITION_WORDS, plainWords, SIDE_WORDS, wordI
 /** What has a name in the practice: ids by their plain words. */
 export type Known = Record<'exercise' | 'measure' | 'cuff', ReadonlyMap<string, string>>;
 
-/** What keeps a cell from being read: the field, what is wrong, how to mend it. */
+/** What keeps a cell from being read: the field, what is wrong, how to correct it. */
 export type BadCell = { field: string; reason: Message };
 
 export type ReadRow = { ok: true; row: Record<string, unknown> } | { ok: false; bad: BadCell[] };

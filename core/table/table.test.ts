@@ -236,7 +236,7 @@ describe('a row', () => {
     ).toMatchObject([{ row: { time: '07:30', reps: [30, 15, 15, 12], effort: null, plan: null } }]);
   });
 
-  it('says of each cell what is wrong and how to mend it', () => {
+  it('says of each cell what is wrong and how to correct it', () => {
     const [read] = mapped(
       'strength-tests',
       ['Name', 'Date', 'Exercise', 'Side', 'Load (kg)', 'Reps'],

@@ -1,4 +1,4 @@
-import type { EntryTells, RecordEntries, RecordEntry, RetractableKind } from '#contract/mend';
+import type { EntryTells, RecordEntries, RecordEntry, RetractableKind } from '#contract/corrections';
 import { RETRACTABLE_TABLES } from './retractable';
 import type { Prepare } from './sqlite';
 

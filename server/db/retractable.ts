@@ -1,4 +1,4 @@
-import type { RetractableKind } from '#contract/mend';
+import type { RetractableKind } from '#contract/corrections';
 import { SAME } from './superseded';
 
 /** Where entries of a kind stand, and how it is kept that one of them was retracted. */

@@ -71,7 +71,7 @@ describe('measures of a person', () => {
     expect(audit.map(({ action }) => action)).toEqual(['outcome-kept', 'outcome-kept', 'outcome-withdrawn']);
   });
 
-  it('are refused with what, where and how to mend it', async () => {
+  it('are refused with what, where and how to correct it', async () => {
     const {
       api,
       made: { id },

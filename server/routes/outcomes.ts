@@ -65,7 +65,7 @@ export const outcomeRoutes = new Hono<Env>()
         wrong.field,
         'OUT-1',
         wrong.message,
-        msg('Mend it, and keep it again.'),
+        msg('Correct it, and keep it again.'),
       );
     const atMs = happenedAtMs(taken.atMs, c.var.nowMs, 'OUT-1');
     const already = await c.var.em.findOne(OutcomeEntity, { id: taken.id });

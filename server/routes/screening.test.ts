@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
+import type { RecordEntries } from '#contract/corrections';
 import type { NewClearance } from '#contract/measurements';
-import type { RecordEntries } from '#contract/mend';
 import { answeredInForce } from '#core/record/in-force';
 import { subjectOf } from '#core/screening/condition';
 import { englishOf } from '#language/english-of.fixture';

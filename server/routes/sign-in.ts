@@ -69,7 +69,7 @@ export const signInRoutes = (firstWord: string, demo: DemoAccount[]) =>
       const start = c.req.valid('json');
       refuseUnknownWord(start.word, firstWord);
       if (!(start.schoolId in SCHOOLS))
-        throw new Problem(400, msg('Something to mend'), msg('Choose a school.'));
+        throw new Problem(400, msg('Something to correct'), msg('Choose a school.'));
       const weak = whyWeak(start.passphrase, [start.name, start.practiceName]);
       if (weak) throw new Problem(422, msg('Not good enough'), weak, [{ path: 'passphrase', message: weak }]);
       const passphraseHash = await hashSecret(start.passphrase);

@@ -140,7 +140,7 @@ const MIDDAY = (api: Api) => {
 };
 
 describe('rows that are refused', () => {
-  it('are named with their field, what is wrong and how to mend it, by the rules of typing in', async () => {
+  it('are named with their field, what is wrong and how to correct it, by the rules of typing in', async () => {
     const { api, made: client } = await startAfter(measuredClient);
     await api.post(`/clients/${client.id}/screenings`, {
       yes: ['recent-surgery'],

@@ -16,7 +16,7 @@ export const whoAsks = (): Record<string, string> =>
 /** The server's routes with their types; who asks it knows by a cookie that no script reads. */
 export const api = hc<AppType>('/api', { headers: whoAsks, fetch: fetchKept });
 
-/** What the server said no to, with the fields to mend. */
+/** What the server said no to, with the fields to correct. */
 export class ApiProblem extends Error {
   constructor(readonly body: ProblemBody) {
     super(body.detail);

@@ -193,10 +193,10 @@ function Folded() {
 }
 
 function Judgements() {
-  const [mended, setMended] = useState(false);
+  const [fixed, setFixed] = useState(false);
   return (
     <>
-      <FindingLine finding={finding('hard')} mend={{ apply: () => setMended(true), key: 'Alt 1' }} />
+      <FindingLine finding={finding('hard')} fix={{ apply: () => setFixed(true), key: 'Alt 1' }} />
       <FindingLine finding={finding('guard')} />
       <FindingLine finding={finding('note')} />
       <p className="flex gap-4">
@@ -205,7 +205,7 @@ function Judgements() {
         ))}
       </p>
       <Figure label="Pressure" derived={{ value: 87, unit: 'mmHg', working: [], rules: ['PRS-3'] }} />
-      <Told>{mended ? 'mended' : 'as it was'}</Told>
+      <Told>{fixed ? 'fixed' : 'as it was'}</Told>
     </>
   );
 }

@@ -52,7 +52,7 @@ export function FileInput({
       onChange={(event) => {
         const [file] = event.target.files ?? [];
         if (file) onFile(file);
-        // The same file may be chosen again once it was mended.
+        // The same file may be chosen again once it was corrected.
         event.target.value = '';
       }}
     />

@@ -11,22 +11,22 @@ const WORDS: Record<Finding['level'], string> = {
 };
 
 /** Applies the remedy of a finding, and the key that does so. */
-export type Mend = { apply: () => void; key: string };
+export type FindingFix = { apply: () => void; key: string };
 
-/** One finding beside what caused it: what, how to mend it, the rule behind it, and the remedy as one key. */
-export function FindingLine({ finding, mend }: { finding: Finding; mend?: Mend | undefined }) {
+/** One finding beside what caused it: what, how to fix it, the rule behind it, and the remedy as one key. */
+export function FindingLine({ finding, fix }: { finding: Finding; fix?: FindingFix | undefined }) {
   const tone = finding.level === 'note' ? 'text-ink' : 'text-ochre';
   return (
     <div className={`notched py-1 text-[15px] ${tone}`} role={finding.level === 'note' ? undefined : 'alert'}>
       <strong>{WORDS[finding.level]}.</strong> {translate(finding.message)}{' '}
-      {mend ? (
+      {fix ? (
         <button
           type="button"
-          onClick={mend.apply}
+          onClick={fix.apply}
           className="inline-flex min-h-8 items-center gap-2 font-semibold underline underline-offset-4"
         >
           {translate(finding.remedy).replace(/\.$/, '')}
-          <KeyHint>{mend.key}</KeyHint>
+          <KeyHint>{fix.key}</KeyHint>
         </button>
       ) : (
         translate(finding.remedy)
@@ -36,15 +36,15 @@ export function FindingLine({ finding, mend }: { finding: Finding; mend?: Mend |
   );
 }
 
-/** The findings that belong to one of some fields. @param mendOf the remedy of a finding, where it has one */
+/** The findings that belong to one of some fields. @param fixOf the remedy of a finding, where it has one */
 export function FindingsFor({
   subjects,
   findings,
-  mendOf,
+  fixOf,
 }: {
   subjects: readonly string[];
   findings: readonly Finding[];
-  mendOf?: (finding: Finding) => Mend | undefined;
+  fixOf?: (finding: Finding) => FindingFix | undefined;
 }) {
   return findings
     .filter((finding) => subjects.includes(finding.subject))
@@ -52,7 +52,7 @@ export function FindingsFor({
       <FindingLine
         key={`${finding.rule} ${translate(finding.message)}`}
         finding={finding}
-        mend={mendOf?.(finding)}
+        fix={fixOf?.(finding)}
       />
     ));
 }

@@ -33,7 +33,7 @@ import { PrescribeBench } from './PrescribeBench';
 const BESIDE = {
   outcomes: lazyView(() => import('../views/outcomes/OutcomesBench'), 'OutcomesBench', 'outcomes'),
   log: lazyView(() => import('../views/log/LogBench'), 'LogBench', 'log'),
-  record: lazyView(() => import('../views/mend/RecordBench'), 'RecordBench', 'mend'),
+  record: lazyView(() => import('../views/corrections/RecordBench'), 'RecordBench', 'correct'),
 };
 
 const BENCHES: Record<LinkId, ComponentType<{ client: ClientRecord }>> = {
@@ -122,7 +122,7 @@ function ComparisonNow({ client: { facts, judgedAtMs } }: { client: ClientRecord
 /** What Run itself answers by one key: a plan to re-target, a review to answer. */
 const ANSWERED_IN_RUN: readonly RuleId[] = ['PRS-8', 'REV-10'];
 
-/** The first link that does not hold, where it is mended. */
+/** The first link that does not hold, where it is corrected. */
 function nextLink(client: ClientRecord): LinkId {
   const link = client.chain.find(({ state }) => state !== 'good');
   const [rule] = link?.rules ?? [];

@@ -31,7 +31,7 @@ const PAGES = [
   {
     path: 'record',
     words: t`Record`,
-    keywords: t`mend, retract, mistake, merge, forget, rename, archive`,
+    keywords: t`correct, retract, mistake, merge, forget, rename, archive`,
   },
   { path: 'explain', words: t`What it is and feels like`, keywords: t`consent, risks, questions, faq` },
   { path: 'sheet/person', words: t`Sheet to take home`, keywords: t`print, handout, homework, pdf` },

@@ -195,11 +195,11 @@ const EVERY_ACTION = {
 
   'sign-plan': { keys: 'mod+enter', is: 'place', written: t`Ctrl ↵`, words: t`Sign the plan`, where: 'plan' },
   'draft-anew': { keys: 'd', written: 'D', words: t`Draft the plan anew`, where: 'plan' },
-  mend: {
+  fix: {
     keys: figures(1, 9, 'alt+'),
     is: 'place',
     written: t`Alt 1–9`,
-    words: t`Mend what a rule found, by its figure`,
+    words: t`Apply what a rule suggests, by its figure`,
     where: 'plan',
   },
   'accept-reviews': { keys: 'a', written: 'A', words: t`Accept the reviews`, where: 'plan' },

@@ -69,14 +69,14 @@ const tables = {
     return { total: Math.max(0, total), good: new Blob(lines), goodRows, bad };
   },
 
-  /** Rows that were refused as a table to mend, with what is wrong in a column of its own. */
-  toMend(
+  /** Rows that were refused as a table to correct, with what is wrong in a column of its own. */
+  toCorrect(
     headings: readonly string[],
     rows: readonly { cells: string[]; why: string }[],
     isSemicolon: boolean,
   ): string {
     const padded = rows.map(({ cells, why }) => [...headings.map((_, at) => cells[at] ?? ''), why]);
-    return unparse([[...headings, 'What to mend'], ...padded], {
+    return unparse([[...headings, 'What to correct'], ...padded], {
       delimiter: isSemicolon ? ';' : ',',
       escapeFormulae: true,
     });

@@ -24,7 +24,7 @@ const PERMISSION_FOR: Partial<Record<ArchiveKind, (row: Row) => Permission | nul
   template: () => 'keep-templates',
   hold: ({ liftedAtMs }) => (liftedAtMs === null ? null : 'lift-hold'),
   condition: ({ endedAtMs }) => (endedAtMs === null ? null : 'end-condition'),
-  retraction: () => 'mend-record',
+  retraction: () => 'correct-record',
   'rung-check': () => 'sign',
 };
 

@@ -91,5 +91,5 @@ const worked = (message: Message) =>
   new Problem(
     409,
     msg('Not as one any more'),
-    msg('{message} Nothing was changed; mend single records where they stand.', { message }),
+    msg('{message} Nothing was changed; correct single records where they are.', { message }),
   );

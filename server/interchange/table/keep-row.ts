@@ -261,7 +261,7 @@ function clientOf({ people }: KeepingRows, person: string): string {
   if (!one)
     throw new RefusedCell(
       'person',
-      msg('Nobody is called {person}. Bring the people in first, or mend the name.', { person }),
+      msg('Nobody is called {person}. Bring the people in first, or correct the name.', { person }),
     );
   if (another)
     throw new RefusedCell(

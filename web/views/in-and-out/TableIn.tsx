@@ -151,7 +151,7 @@ type WholeProps = {
   mapping: Mapping;
   practice: PracticeView;
   done: () => void;
-  /** Stands between what came of it and what is to be mended. */
+  /** Stands between what came of it and what is to be corrected. */
   children: ReactNode;
 };
 
@@ -235,13 +235,13 @@ function ReadAndTake({ file, look, mapping, practice, done, children }: WholePro
           saveFile(
             new Blob([
               '\ufeff',
-              await tablesWorker().toMend(
+              await tablesWorker().toCorrect(
                 look.headings,
                 refused.map(({ cells, why }) => ({ cells, why })),
                 isSemicolon,
               ),
             ]),
-            file.name.replace(/(\.\w+)?$/, ' to mend.csv'),
+            file.name.replace(/(\.\w+)?$/, ' to correct.csv'),
           )
         }
       />

@@ -46,7 +46,7 @@ export function KitForm({
     reads((words) => {
       const values = fields.map((one: KitField) => [one.key, fromTyped(one, words[one.key] ?? '', units)]);
       const made = { list, item: { id, ...fixed, ...Object.fromEntries(values) } };
-      // A weight among several is mended where they all stand.
+      // A weight among several is corrected where they all stand.
       return bySchema(kitItemSchema, made, (path) => path.split('.')[1] ?? path);
     }),
   );

@@ -11,7 +11,7 @@ import { usePlanSearch } from '../../parts/use-plan-in-hand';
 const BESIDE = {
   outcomes: { label: t`Outcomes`, words: t`: did it help` },
   log: { label: t`Log`, words: t`: all that was done` },
-  record: { label: t`Record`, words: t`: what stands on it, and mending it` },
+  record: { label: t`Record`, words: t`: what is on it, and corrections` },
 } as const;
 
 /** In one line, where the bench beneath needs the height: what does not hold is still said. */

@@ -6,7 +6,7 @@ import type { ClientRecord } from '#contract/client';
 import { LIMB_NAMES } from '#core/quantity/limb';
 import { proceduresInForce } from '#core/record/in-force';
 import { failureWords } from '../../data/api';
-import { useChangePerson } from '../../data/mend';
+import { useChangePerson } from '../../data/corrections';
 import { useMay } from '../../data/queries';
 import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';

@@ -162,7 +162,7 @@ function Attempt({
                 onClick={() => notice(trap)}
               >
                 {noticed.includes(trap)
-                  ? t`${translate(TRAP[trap].mend)}: done`
+                  ? t`${translate(TRAP[trap].remedy)}: done`
                   : translate(TRAP[trap].label)}
               </Button>
             ))}

@@ -51,8 +51,8 @@ export function Composer({
   // Its name follows what it trains until somebody gives it another.
   const [typed, setTyped] = useState<Partial<CoursePlanChoice>>({});
   const choice = { ...called(start, composer.composed), ...typed };
-  const { session, composed, notes, selected, findings, mendOf, mendAt, basis } = composer;
-  useAction('mend', (figure) => mendAt(figure - 1), { fromFields: true });
+  const { session, composed, notes, selected, findings, fixOf, fixAt, basis } = composer;
+  useAction('fix', (figure) => fixAt(figure - 1), { fromFields: true });
   // Work of a rung is drafted once the record has it: until then it stands above the limb's.
   const [entered, setEntered] = useState<{ limb: Limb; rung: Rung } | null>(null);
   const isOnRecord = entered !== null && basis.rungs.get(entered.limb) === entered.rung;
@@ -120,7 +120,7 @@ export function Composer({
               <FindingsFor
                 subjects={[...new Set(ofNone.map(({ subject }) => subject))]}
                 findings={ofNone}
-                mendOf={mendOf}
+                fixOf={fixOf}
               />
               {composed && timeline ? (
                 <PlanStrip

@@ -62,7 +62,7 @@ export function ExerciseEditor({
   clientId: string;
   practice: PracticeView;
 }) {
-  const { basis, changeExercise, composed, mendOf, session } = composer;
+  const { basis, changeExercise, composed, fixOf, session } = composer;
   const findings = composer.findings.filter(({ exerciseIndex }) => exerciseIndex === place);
   const set = (part: Partial<ExerciseChoice>) => changeExercise(place, { ...choice, ...part });
   const exercise = basis.library[choice.exerciseId];
@@ -84,7 +84,7 @@ export function ExerciseEditor({
     ),
   );
   const show = (...subjects: string[]) => (
-    <FindingsFor subjects={subjects} findings={findings} mendOf={mendOf} />
+    <FindingsFor subjects={subjects} findings={findings} fixOf={fixOf} />
   );
   return (
     <section aria-label={translate(exercise.label)} className="min-w-0 space-y-3">

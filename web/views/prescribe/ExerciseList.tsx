@@ -171,7 +171,7 @@ function Row({
               <span className="block text-[14px] text-quiet">
                 {sideWords(choice)}, {translate(POSITION_NAMES[choice.position])}
               </span>
-              {mine > 0 && <span className="notched block text-[14px] text-ochre">{t`${mine} to mend`}</span>}
+              {mine > 0 && <span className="notched block text-[14px] text-ochre">{t`${mine} to fix`}</span>}
             </button>
             {planned ? (
               <Figures planned={planned} isMoved={exercise?.kind !== 'passive'} />

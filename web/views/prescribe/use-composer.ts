@@ -27,7 +27,7 @@ import { carryOver, loweredTo } from '#core/review/carry-over';
 import { nextSession } from '#core/review/next-session';
 import { usePractitioner } from '../../data/queries';
 import { translate } from '../../language/translate';
-import type { Mend } from '../../parts/FindingLine';
+import type { FindingFix } from '../../parts/FindingLine';
 import { useDraft } from '../../parts/use-draft';
 import { isComplete } from './choices';
 import type { Start } from './use-start';
@@ -83,7 +83,7 @@ function composeOrSay(session: SessionChoice | null, basis: Basis): Made {
   }
 }
 
-/** The session being composed: choices, what they come to, what the rules find, and how each finding is mended. */
+/** The session being composed: choices, what they come to, what the rules find, and how each finding is corrected. */
 export function useComposer(
   client: ClientRecord,
   practice: PracticeView,
@@ -169,19 +169,19 @@ export function useComposer(
 
   const { composed, missing } = useMemo(() => composeOrSay(session, basis), [session, basis]);
   const findings = composed?.findings ?? [];
-  const mendable = useMemo(
+  const fixable = useMemo(
     () => (session && composed ? offers(session, composed.findings, basis) : []),
     [session, composed, basis],
   );
-  const mend = (finding: Finding) => session && changeByHand(applyFix(session, finding, basis));
-  const mendOf = (finding: Finding): Mend | undefined => {
-    const place = mendable.indexOf(finding);
+  const fix = (finding: Finding) => session && changeByHand(applyFix(session, finding, basis));
+  const fixOf = (finding: Finding): FindingFix | undefined => {
+    const place = fixable.indexOf(finding);
     if (place < 0) return undefined;
-    return { apply: () => mend(finding), key: place < MOST_KEYS ? `Alt ${place + 1}` : '' };
+    return { apply: () => fix(finding), key: place < MOST_KEYS ? `Alt ${place + 1}` : '' };
   };
-  const mendAt = (place: number) => {
-    const finding = mendable[place];
-    if (finding) mend(finding);
+  const fixAt = (place: number) => {
+    const finding = fixable[place];
+    if (finding) fix(finding);
   };
   const takeTemplate = (template: SessionChoice) => {
     beginAnew(fitTemplate(template, basis), wish);
@@ -201,8 +201,8 @@ export function useComposer(
     composed,
     missing,
     findings,
-    mendOf,
-    mendAt,
+    fixOf,
+    fixAt,
     takeTemplate,
     clearKept,
   };

@@ -110,10 +110,10 @@ export function RunBench({ client }: { client: ClientRecord }) {
   );
   // What is answered right here is not said as a way to somewhere else.
   const answeredHere = review?.kind === 'answer' || (!review && again?.retargetable);
-  const toMend = held.filter(({ id }) => !(id === 'prescribe' && answeredHere));
+  const toCorrect = held.filter(({ id }) => !(id === 'prescribe' && answeredHere));
   // What was never done is done one after the other; what no longer holds is said at once.
-  const first = toMend.filter(({ state }, place) => place === 0 || state !== 'missing');
-  const later = toMend.filter((link) => !first.includes(link));
+  const first = toCorrect.filter(({ state }, place) => place === 0 || state !== 'missing');
+  const later = toCorrect.filter((link) => !first.includes(link));
   return (
     <section className="space-y-6">
       <BenchHeading title={t`Run`}>

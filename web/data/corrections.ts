@@ -1,6 +1,6 @@
 import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
 import type { ClientRecord } from '#contract/client';
-import type { Erased, PersonChange, RecordEntries, RetractableKind, Retracted } from '#contract/mend';
+import type { Erased, PersonChange, RecordEntries, RetractableKind, Retracted } from '#contract/corrections';
 import { api, read } from './api';
 import { KEYS } from './keys';
 
@@ -17,7 +17,7 @@ export const useEntries = (clientId: string) =>
   });
 
 /** A write after which everything about a person, and where they stand among others, is read anew. */
-function useMend<Asked, Answer>(write: (asked: Asked) => Promise<Answer>) {
+function useCorrection<Asked, Answer>(write: (asked: Asked) => Promise<Answer>) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: write,
@@ -28,19 +28,19 @@ function useMend<Asked, Answer>(write: (asked: Asked) => Promise<Answer>) {
 }
 
 export const useRetract = (clientId: string) =>
-  useMend(({ kind, id, reason }: { kind: RetractableKind; id: string; reason: string }) =>
+  useCorrection(({ kind, id, reason }: { kind: RetractableKind; id: string; reason: string }) =>
     read<Retracted>(
       api.clients[':id'].retractions.$post({ param: { id: clientId }, json: { kind, id, reason } }),
     ),
   );
 
 export const useChangePerson = (clientId: string) =>
-  useMend((json: PersonChange) =>
+  useCorrection((json: PersonChange) =>
     read<ClientRecord>(api.clients[':id'].$post({ param: { id: clientId }, json })),
   );
 
 export const useMerge = (clientId: string) =>
-  useMend((json: { otherId: string; reason: string }) =>
+  useCorrection((json: { otherId: string; reason: string }) =>
     read<ClientRecord>(api.clients[':id'].merge.$post({ param: { id: clientId }, json })),
   );
 

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { EntryTells } from '#contract/mend';
+import type { EntryTells } from '#contract/corrections';
 import { markWords } from '#core/cuff/mark-words';
 import { LIMB_LABELS, POSITION_NAMES } from '#core/quantity/limb';
 import type { ClientFacts } from '#core/record/facts';

@@ -9,25 +9,25 @@ import {
   type Retracted,
   retractionSchema,
   type Unsettled,
-} from '#contract/mend';
+} from '#contract/corrections';
 import { hardFindings } from '#core/findings/finding';
 import { msg } from '#core/message/message';
 import { plansInForce } from '#core/record/plans-in-force';
 import { recheck } from '#core/record/recheck';
 import type { Env } from '../context';
 import { findClient, readClient } from '../db/client-facts';
+import { erase, mergeInto, retract } from '../db/corrections';
 import { ClientEntity } from '../db/entities';
 import { readEntries } from '../db/entries';
 import { readKit } from '../db/kit';
-import { erase, mergeInto, retract } from '../db/mend';
 import { inTransaction, withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
 import { tellChange, tellPractice } from '../live/tell-change';
 import { Problem } from '../problem';
 import { body, query } from '../validate';
 
-/** Mistakes are mended and not hidden: what was wrong stays struck through, with who said so and why. */
-export const mendRoutes = new Hono<Env>()
+/** Mistakes are corrected and not hidden: what was wrong stays struck through, with who said so and why. */
+export const correctionRoutes = new Hono<Env>()
   .get('/:id/entries', query(entriesQuerySchema), async (c) => {
     const { id } = await findClient(c.var.em, c.req.param('id'));
     const { beforeMs } = c.req.valid('query');

@@ -3,8 +3,8 @@ import { type FormHTMLAttributes, type ReactNode, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { failureWords } from '../../data/api';
+import { useChangePerson, useErase, useMerge } from '../../data/corrections';
 import { useTakeOut } from '../../data/in-and-out';
-import { useChangePerson, useErase, useMerge } from '../../data/mend';
 import { usePeople } from '../../data/people';
 import { useMay } from '../../data/queries';
 import { fileStem } from '../../data/save-file';
@@ -19,14 +19,14 @@ type Open = 'names' | 'merge' | 'list' | 'forget' | null;
 /** Who a record is of: renamed, brought together with another of the same person, taken off the list, or forgotten. */
 export function AboutPerson({ client }: { client: ClientRecord }) {
   const [open, setOpen] = useState<Open>(null);
-  const mayMend = useMay('mend-record');
+  const mayCorrect = useMay('correct-record');
   const mayErase = useMay('erase-person');
   const close = () => setOpen(null);
   return (
     <section aria-label={t`About the person`} className="space-y-4">
       <div className="flex flex-wrap gap-3">
         <Button onClick={() => setOpen('names')}>{t`Change name or story`}</Button>
-        {mayMend && <Button onClick={() => setOpen('merge')}>{t`On record twice`}</Button>}
+        {mayCorrect && <Button onClick={() => setOpen('merge')}>{t`On record twice`}</Button>}
         <Button onClick={() => setOpen('list')}>{t`Take off the list`}</Button>
         {mayErase && <Button onClick={() => setOpen('forget')}>{t`Have them forgotten`}</Button>}
       </div>

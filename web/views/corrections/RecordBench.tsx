@@ -3,10 +3,10 @@ import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import type { RecordEntry, Unsettled } from '#contract/mend';
+import type { RecordEntry, Unsettled } from '#contract/corrections';
 import { LINK_LABELS } from '#core/record/link';
 import { failureWords } from '../../data/api';
-import { useEntries, useRetract } from '../../data/mend';
+import { useEntries, useRetract } from '../../data/corrections';
 import { useMay } from '../../data/queries';
 import { translate } from '../../language/translate';
 import { BenchHeading } from '../../parts/Bench';
@@ -19,7 +19,7 @@ import { Why } from '../../parts/Why';
 import { AboutPerson } from './AboutPerson';
 import { entryWords } from './entry-words';
 
-/** What stands on a record, and mending it: nothing is hidden, what was wrong stays struck through with its reason. */
+/** What is on a record, and corrections of it: nothing is hidden, what was wrong stays struck through with its reason. */
 export function RecordBench({ client }: { client: ClientRecord }) {
   return (
     <div className="max-w-5xl space-y-8">
@@ -34,7 +34,7 @@ export function RecordBench({ client }: { client: ClientRecord }) {
 
 function Entries({ client }: { client: ClientRecord }) {
   const { data, error, hasNextPage, fetchNextPage, isFetching } = useEntries(client.id);
-  const mayMend = useMay('mend-record');
+  const mayCorrect = useMay('correct-record');
   const mayRead = useMay('read-audit-of-person');
   const [chosen, choose] = useState<string | null>(null);
   const [unsettled, setUnsettled] = useState<readonly Unsettled[]>([]);
@@ -53,7 +53,7 @@ function Entries({ client }: { client: ClientRecord }) {
           </Link>
         )}
       </div>
-      {!mayMend && (
+      {!mayCorrect && (
         <p className="text-[15px] text-quiet">
           {t`A clinician retracts an entry.`} <Why rule="SCR-4" />
         </p>
@@ -75,7 +75,7 @@ function Entries({ client }: { client: ClientRecord }) {
         {entries.map((entry) => (
           <li key={`${entry.tells.kind} ${entry.id}`} className="border-b border-rule py-2">
             <Entry entry={entry} words={words(entry)}>
-              {mayMend && !entry.retracted && chosen !== entry.id && (
+              {mayCorrect && !entry.retracted && chosen !== entry.id && (
                 <button
                   type="button"
                   className="min-h-9 justify-self-start underline underline-offset-4"

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { RetractableKind } from '#contract/mend';
+import type { RetractableKind } from '#contract/corrections';
 import { msg } from '#core/message/message';
 import { notFound, Problem } from '../problem';
 import { writeAudit } from './audit';

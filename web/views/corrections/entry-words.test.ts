@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import type { EntryTells } from '#contract/mend';
+import type { EntryTells } from '#contract/corrections';
 import { EXERCISES } from '#core/protocol/exercises';
 import { UNITS } from '../../parts/units';
 import { entryWords } from './entry-words';

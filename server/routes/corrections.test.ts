@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { AuditCheck, AuditPage } from '#contract/audit';
 import type { ClientRecord, PeoplePage } from '#contract/client';
-import type { RecordEntries, Retracted } from '#contract/mend';
+import type { RecordEntries, Retracted } from '#contract/corrections';
 import type { SurveillanceView } from '#contract/outcomes';
 import type { SessionView } from '#contract/session';
 import { englishOf } from '#language/english-of.fixture';
