@@ -5,7 +5,7 @@ import { type DaySign, dayCheckSchema } from '#core/screening/day-check';
 import type { EffortIn } from '#core/session/effort';
 import { followUpSchema, sessionEventSchema } from '#core/session/events';
 import { signIdSchema } from '#core/session/signs';
-import type { Writing } from './practice';
+import type { Writing } from './writing';
 
 /** Weeks a link may be good for. */
 export const LINK_WEEKS = { least: 1, usual: 4, most: 8 };

@@ -10,7 +10,7 @@ import type { TestedOnce } from '#core/outcomes/series';
 import type { Tally } from '#core/outcomes/surveillance';
 import { type Taken, takenSchema } from '#core/outcomes/taken';
 import type { loadByHour, PersonsWeek } from '#core/record/needs';
-import type { Writing } from './practice';
+import type { Writing } from './writing';
 
 /** A measure to keep, with when it was taken (rule OUT-1). */
 export const newOutcomeSchema = takenSchema.extend({

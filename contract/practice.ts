@@ -11,7 +11,6 @@ import { sessionChoiceSchema } from '#core/plan/choices';
 import { CEILING_MMHG } from '#core/pressure/arbitrary';
 import { type Exercise, exerciseSchema } from '#core/protocol/exercise';
 import { schoolIdSchema } from '#core/protocol/schools';
-import type { DisplayUnits } from '#core/quantity/units';
 import { RULES } from '#core/rules/catalogue';
 import { stricterSchema } from '#core/screening/items';
 import { EFFORT_IN } from '#core/session/effort';
@@ -66,18 +65,6 @@ export const practiceSettingsSchema = z.object({
     .default(null),
 });
 export type PracticeSettings = z.infer<typeof practiceSettingsSchema>;
-
-/** How the practice writes: its units, and the order of its dates. */
-export type Writing = { units: DisplayUnits; dateOrder: PracticeSettings['dateOrder'] };
-
-export const writingOf = ({
-  massUnit,
-  lengthUnit,
-  dateOrder,
-}: Pick<PracticeSettings, 'massUnit' | 'lengthUnit' | 'dateOrder'>): Writing => ({
-  units: { mass: massUnit, length: lengthUnit },
-  dateOrder,
-});
 
 /** Somebody who signs; `elsewhere` of another practice, named in records that came from there. */
 export type Practitioner = {

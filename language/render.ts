@@ -73,10 +73,20 @@ const LIST_WORDS = { and: 'conjunction', or: 'disjunction' } as const;
 
 function joined(parts: readonly string[], joint: Joint, locale: string): string {
   if (joint !== 'and' && joint !== 'or') return parts.join(joint);
-  // English without the comma before the last "and".
-  const list = new Intl.ListFormat(locale === 'en' ? 'en-GB' : locale, { type: LIST_WORDS[joint] });
-  return list.format(parts);
+  return listFormat(locale, joint).format(parts);
 }
+
+function listFormat(locale: string, joint: 'and' | 'or'): Intl.ListFormat {
+  const key = `${locale} ${joint}`;
+  const known = lists.get(key);
+  if (known) return known;
+  // English without the comma before the last "and".
+  const made = new Intl.ListFormat(locale === 'en' ? 'en-GB' : locale, { type: LIST_WORDS[joint] });
+  lists.set(key, made);
+  return made;
+}
+
+const lists = new Map<string, Intl.ListFormat>();
 
 /** Templates that were taken apart once are kept. */
 const compiled = new Map<string, ReturnType<typeof compileMessage>>();

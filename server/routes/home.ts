@@ -2,7 +2,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { type Context, Hono } from 'hono';
 import type { ClientRecord } from '#contract/client';
 import { HOME_HEADER, type HomeSheet, type ToldFromHome, toldFromHomeSchema } from '#contract/home';
-import { writingOf } from '#contract/practice';
+import { writingOf } from '#contract/writing';
 import { guardFindings } from '#core/findings/finding';
 import { msg } from '#core/message/message';
 import { readPlan } from '#core/plan/versions/read-plan';

@@ -12,8 +12,8 @@ import {
   onPaperSchema,
   withdrawalSchema,
 } from '#contract/outcomes';
-import { writingOf } from '#contract/practice';
 import { PRINT_PATH } from '#contract/print';
+import { writingOf } from '#contract/writing';
 import { type Message, msg } from '#core/message/message';
 import type { Comparison, ComparisonWish } from '#core/outcomes/comparison';
 import type { Measure } from '#core/outcomes/measure';

@@ -1,5 +1,6 @@
 import type { QueryClient } from '@tanstack/react-query';
-import { type PracticeView, writingOf } from '#contract/practice';
+import type { PracticeView } from '#contract/practice';
+import { writingOf } from '#contract/writing';
 import { writeAs } from '../language/translate';
 import { KEYS } from './keys';
 import { practiceQuery } from './queries';

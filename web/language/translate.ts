@@ -1,5 +1,5 @@
 import { i18n } from '@lingui/core';
-import type { Writing } from '#contract/practice';
+import type { Writing } from '#contract/writing';
 import type { Text } from '#core/message/message';
 import { figureText, render, type Speaker } from '#language/render';
 
