@@ -57,7 +57,7 @@ export type HomeSheet = {
 };
 
 /** What a page tells: the check on the day, a session as it was done, or how it was the day after. Each may be told twice. */
-export const toldFromHomeSchema = z.discriminatedUnion('kind', [
+export const reportFromHomeSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('check'),
     id: z.uuid(),
@@ -86,4 +86,4 @@ export const toldFromHomeSchema = z.discriminatedUnion('kind', [
     sign: signIdSchema,
   }),
 ]);
-export type ToldFromHome = z.infer<typeof toldFromHomeSchema>;
+export type ReportFromHome = z.infer<typeof reportFromHomeSchema>;

@@ -48,10 +48,10 @@ export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
 }
 
 /** Months of more people, one after the other: what takes longer than one waits for. @param told after each of them */
-export async function loadMonths(world: World, nowMs: number, told: () => void = () => {}): Promise<void> {
+export async function loadMonths(world: World, nowMs: number, onMonth: () => void = () => {}): Promise<void> {
   for (const course of COURSES) {
     await liveCourse(course, nowMs, world);
-    told();
+    onMonth();
   }
 }
 

@@ -110,10 +110,10 @@ it('a clock set back by two hours loses nothing of a session that is running (RU
 
 it('a clock that is put right by a second waits for it', async () => {
   const api = await startApi();
-  const told = async () => (await api.get<{ nowMs: number }>('/clock')).nowMs - api.clock.nowMs;
-  expect(await told()).toBe(0);
+  const aheadMs = async () => (await api.get<{ nowMs: number }>('/clock')).nowMs - api.clock.nowMs;
+  expect(await aheadMs()).toBe(0);
   api.clock.nowMs -= 1_500;
-  expect(await told()).toBe(1_500);
+  expect(await aheadMs()).toBe(1_500);
   api.clock.nowMs += 2_000;
-  expect(await told()).toBe(0);
+  expect(await aheadMs()).toBe(0);
 });

@@ -79,7 +79,7 @@ test('a number is taken with a comma or a point, keeps still under arrows and wh
   const numbers = part(page, 'Numbers');
   const load = numbers.getByLabel('Load');
   await load.fill('12,5');
-  await expect(numbers.getByText('Told: 12.5')).toBeVisible();
+  await expect(numbers.getByText('Shown: 12.5')).toBeVisible();
   await load.hover();
   await page.mouse.wheel(0, 200);
   await page.keyboard.press('ArrowUp');
@@ -88,7 +88,7 @@ test('a number is taken with a comma or a point, keeps still under arrows and wh
   // Chosen as one comes: the next figure takes its place.
   await load.focus();
   await page.keyboard.type('8.25');
-  await expect(numbers.getByText('Told: 8.25')).toBeVisible();
+  await expect(numbers.getByText('Shown: 8.25')).toBeVisible();
   await load.fill('eight');
   await expect(numbers.getByRole('alert').filter({ hasText: 'Enter a number.' }).first()).toBeVisible();
   await expect(load).toHaveValue('eight');
@@ -102,12 +102,12 @@ test('a question is unanswered until it is answered, and keeps an answer that is
   await expect(slept.getByRole('radio', { checked: true })).toHaveCount(0);
   for (let times = 0; times < 2; times += 1) {
     await slept.getByRole('radio', { name: 'No' }).click();
-    await expect(questions.getByText('Told: false')).toBeVisible();
+    await expect(questions.getByText('Shown: false')).toBeVisible();
   }
   await page.keyboard.press('ArrowRight');
   await expect(slept.getByRole('radio', { name: 'Yes' })).toBeFocused();
   await page.keyboard.press('Space');
-  await expect(questions.getByText('Told: true')).toBeVisible();
+  await expect(questions.getByText('Shown: true')).toBeVisible();
   // One order everywhere, so that no hand learns two.
   expect(await slept.getByRole('radio').allTextContents()).toEqual(['No', 'Yes']);
 });
@@ -131,7 +131,7 @@ test('a tip says what a sign means beneath a pointer and by key, and goes by Esc
 test('a box is ticked by its words, and none ticked is said beneath', async ({ page }) => {
   const boxes = part(page, 'Boxes to tick');
   await boxes.getByText('Thu').click();
-  await expect(boxes.getByText('Told: mon, thu')).toBeVisible();
+  await expect(boxes.getByText('Shown: mon, thu')).toBeVisible();
   await boxes.getByLabel('Mon').uncheck();
   await boxes.getByLabel('Thu').focus();
   await page.keyboard.press('Space');
@@ -147,11 +147,11 @@ test('one of a few is chosen by a letter and Enter; Escape leaves it as it was',
   await page.keyboard.press('h');
   await expect(page.getByRole('option', { name: 'heavy band' })).toBeFocused();
   await page.keyboard.press('Enter');
-  await expect(choices.getByText('Told: heavy')).toBeVisible();
+  await expect(choices.getByText('Shown: heavy')).toBeVisible();
   await list.click();
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('Escape');
-  await expect(choices.getByText('Told: heavy')).toBeVisible();
+  await expect(choices.getByText('Shown: heavy')).toBeVisible();
   await choices.getByRole('radio', { name: 'light band' }).click();
   await expect(choices.getByRole('button', { name: 'Band: light band' })).toBeVisible();
 });
@@ -161,7 +161,7 @@ test('a day and a time are typed as they are said, and what is none is said and 
   const day = times.getByRole('textbox', { name: 'Starts on' });
   await day.fill('7.4.26');
   await day.blur();
-  await expect(times.getByText('Told: 2026-04-07 09:30')).toBeVisible();
+  await expect(times.getByText('Shown: 2026-04-07 09:30')).toBeVisible();
   await day.fill('31 February');
   await expect(day).toHaveAttribute('aria-invalid', 'true');
   await expect(day).toHaveValue('31 February');
@@ -193,7 +193,7 @@ test('a remedy is applied where it stands, and a button of no use now cannot be 
 }) => {
   const rules = part(page, 'What a rule says');
   await rules.getByRole('button', { name: 'Set 80 % or lower' }).click();
-  await expect(rules.getByText('Told: fixed')).toBeVisible();
+  await expect(rules.getByText('Shown: fixed')).toBeVisible();
   for (const button of await page.getByRole('button', { name: /^Not now/ }).all()) {
     await expect(button).toBeDisabled();
   }

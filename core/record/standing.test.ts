@@ -12,26 +12,26 @@ const chain = (states: Partial<Record<LinkId, LinkState>> = {}) =>
     rules: [],
   }));
 const inDays = (days: number | null) => ({ turn: { inDays: days, why: msg('Not yet today.') } });
-const told = (states: Parameters<typeof chain>[0], days: number | null = 0) => {
+const standing = (states: Parameters<typeof chain>[0], days: number | null = 0) => {
   const { standing, link } = standingOf({ chain: chain(states), next: inDays(days) });
   return [standing, link?.id];
 };
 
 describe('how somebody stands today', () => {
   it('is ready where all holds and it is their day, and later where it is not', () => {
-    expect([told({}), told({}, null), told({}, -2), told({}, 2)]).toEqual([
+    expect([standing({}), standing({}, null), standing({}, -2), standing({}, 2)]).toEqual([
       ['ready', 'run'],
       ['ready', 'run'],
       ['ready', 'run'],
       ['later', 'run'],
     ]);
-    expect(told({ run: 'missing' })).toEqual(['ready', 'run']);
+    expect(standing({ run: 'missing' })).toEqual(['ready', 'run']);
   });
 
   it('is the first link that does not hold, whatever the day', () => {
-    expect(told({ measure: 'due', prescribe: 'missing' }, 3)).toEqual(['first', 'measure']);
-    expect(told({ screen: 'missing' })).toEqual(['first', 'screen']);
-    expect(told({ run: 'due' })).toEqual(['first', 'run']);
+    expect(standing({ measure: 'due', prescribe: 'missing' }, 3)).toEqual(['first', 'measure']);
+    expect(standing({ screen: 'missing' })).toEqual(['first', 'screen']);
+    expect(standing({ run: 'due' })).toEqual(['first', 'run']);
   });
 
   it('is asked how the last session was, once nothing else stands in the way', () => {
@@ -46,8 +46,8 @@ describe('how somebody stands today', () => {
   });
 
   it('is held where that link is', () => {
-    expect(told({ screen: 'held', measure: 'due' })).toEqual(['held', 'screen']);
-    expect(told({ run: 'held' })).toEqual(['held', 'run']);
-    expect(told({ measure: 'due', run: 'held' })).toEqual(['first', 'measure']);
+    expect(standing({ screen: 'held', measure: 'due' })).toEqual(['held', 'screen']);
+    expect(standing({ run: 'held' })).toEqual(['held', 'run']);
+    expect(standing({ measure: 'due', run: 'held' })).toEqual(['first', 'measure']);
   });
 });

@@ -12,8 +12,8 @@ export function whyNotFromHome(events: readonly SessionEvent[]): Message | null 
   if (first?.type !== 'session-started' || first.byClient !== true)
     return msg('It does not begin with the start of a session at home.');
   if (events.at(-1)?.type !== 'session-finished') return msg('It is not finished.');
-  const stranger = events.find(({ type }) => !EVENTS[type].atHome);
-  if (stranger) return msg('“{type}” is for a practitioner to say.', { type: stranger.type });
+  const notFromHome = events.find(({ type }) => !EVENTS[type].atHome);
+  if (notFromHome) return msg('“{type}” is for a practitioner to say.', { type: notFromHome.type });
   return events.some(({ sessionId }) => sessionId !== first.sessionId)
     ? msg('Its events are of several sessions.')
     : null;

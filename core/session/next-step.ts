@@ -49,8 +49,8 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
   const exercise = place && plan.exercises[place.exerciseIndex];
   if (!place || !exercise) return inflated.length > 0 ? release('sets-done') : { do: 'finish' };
 
-  const strangers = inflated.filter((limb) => !exercise.limbs.some((target) => target.limb === limb));
-  if (strangers.length > 0) return release('between-exercises', strangers);
+  const otherLimbs = inflated.filter((limb) => !exercise.limbs.some((target) => target.limb === limb));
+  if (otherLimbs.length > 0) return release('between-exercises', otherLimbs);
   const last = lastSet(state);
   if (inflated.length > 0 && last && releasesAfter(plan, last) && isUpSince(state, last)) {
     return release(place.setIndex === 0 ? 'between-exercises' : 'rest');

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { advancePump, commandPump, newPump, type PumpCommand, type PumpState } from './pumps';
 import { seededRandom } from './random';
 
-const told = (pump: PumpState, ...commands: PumpCommand[]) => commands.reduce(commandPump, pump);
+const afterCommands = (pump: PumpState, ...commands: PumpCommand[]) => commands.reduce(commandPump, pump);
 const silent = () => 0;
 const flowing = () => 1;
 const later = (pump: PumpState, ms: number, strength = silent) =>
@@ -25,32 +25,34 @@ describe('a pump', () => {
   it('knows its own commands only, and none while the hose is off', () => {
     const squeeze = { do: 'squeeze', byMmHg: 60 } as const;
     const inflate = { do: 'inflate-to', pressureMmHg: 60 } as const;
-    expect(told(regulated, squeeze)).toEqual(regulated);
-    expect(told(hand, inflate)).toEqual(hand);
-    expect(told(hand, { do: 'measure' })).toEqual(hand);
+    expect(afterCommands(regulated, squeeze)).toEqual(regulated);
+    expect(afterCommands(hand, inflate)).toEqual(hand);
+    expect(afterCommands(hand, { do: 'measure' })).toEqual(hand);
     const off = { do: 'unplug' } as const;
-    expect(told(hand, off, squeeze)).toEqual(told(hand, off));
-    expect(told(regulated, off, inflate)).toEqual(told(regulated, off));
-    expect(told(regulated, off, { do: 'measure' })).toEqual(told(regulated, off));
-    expect(told(hand, off, { do: 'plug' }, squeeze).pressureMmHg).toBe(60);
-    expect(told(hand, off).plugged).toBe(false);
+    expect(afterCommands(hand, off, squeeze)).toEqual(afterCommands(hand, off));
+    expect(afterCommands(regulated, off, inflate)).toEqual(afterCommands(regulated, off));
+    expect(afterCommands(regulated, off, { do: 'measure' })).toEqual(afterCommands(regulated, off));
+    expect(afterCommands(hand, off, { do: 'plug' }, squeeze).pressureMmHg).toBe(60);
+    expect(afterCommands(hand, off).plugged).toBe(false);
   });
 
   it('by hand is bled by what is said; a regulated one is not', () => {
-    expect(told(hand, { do: 'squeeze', byMmHg: 60 }, { do: 'bleed', byMmHg: 4 }).pressureMmHg).toBe(56);
+    expect(afterCommands(hand, { do: 'squeeze', byMmHg: 60 }, { do: 'bleed', byMmHg: 4 }).pressureMmHg).toBe(
+      56,
+    );
     const up = { ...regulated, pressureMmHg: 60 };
-    expect(told(up, { do: 'bleed', byMmHg: 4 })).toEqual(up);
+    expect(afterCommands(up, { do: 'bleed', byMmHg: 4 })).toEqual(up);
   });
 
   it('gives away half of what will settle with each contraction', () => {
-    const up = told(hand, { do: 'squeeze', byMmHg: 100 });
+    const up = afterCommands(hand, { do: 'squeeze', byMmHg: 100 });
     expect(up.settleMmHg).toBe(4);
-    expect(told(up, { do: 'contract' })).toMatchObject({ pressureMmHg: 98, settleMmHg: 2 });
-    expect(told(regulated, { do: 'inflate-to', pressureMmHg: 100 }).settleMmHg).toBe(4);
+    expect(afterCommands(up, { do: 'contract' })).toMatchObject({ pressureMmHg: 98, settleMmHg: 2 });
+    expect(afterCommands(regulated, { do: 'inflate-to', pressureMmHg: 100 }).settleMmHg).toBe(4);
   });
 
   it('falls by 90 a second with the valve open, and forgets what it was to reach', () => {
-    const open = told(
+    const open = afterCommands(
       { ...regulated, pressureMmHg: 100, targetMmHg: 100, measuring: true },
       { do: 'release' },
     );
@@ -77,7 +79,7 @@ describe('a pump', () => {
   });
 
   it('measures from where it is by 12 a second until the pulse is gone, says what it found and lets go', () => {
-    const begun = told({ ...regulated, measuredMmHg: 99, valveOpen: true }, { do: 'measure' });
+    const begun = afterCommands({ ...regulated, measuredMmHg: 99, valveOpen: true }, { do: 'measure' });
     expect(begun).toMatchObject({ valveOpen: false, measuring: true, measuredMmHg: null });
     const going = later({ ...begun, pressureMmHg: 100 }, 1_000, flowing);
     expect(going).toMatchObject({ pressureMmHg: 112, measuring: true, measuredMmHg: null, valveOpen: false });

@@ -27,8 +27,12 @@ export function pressureAt(trace: readonly TracePoint[], elapsedMs: number): num
  */
 export class ReplayDevice {
   private seq = 0;
-  private told: { targetMmHg: number; valve: DeviceFrame['valve']; fromMmHg: number; fromMs: number } | null =
-    null;
+  private commanded: {
+    targetMmHg: number;
+    valve: DeviceFrame['valve'];
+    fromMmHg: number;
+    fromMs: number;
+  } | null = null;
 
   constructor(
     private readonly trace: readonly TracePoint[],
@@ -37,10 +41,10 @@ export class ReplayDevice {
 
   command(command: DeviceCommand, nowMs: number): void {
     const fromMmHg = this.pressureMmHg(nowMs);
-    if (command.do === 'release') this.told = { targetMmHg: 0, valve: 'open', fromMmHg, fromMs: nowMs };
+    if (command.do === 'release') this.commanded = { targetMmHg: 0, valve: 'open', fromMmHg, fromMs: nowMs };
     if (command.do === 'inflate-to') {
       const targetMmHg = Math.min(TOP_MMHG, command.pressureMmHg);
-      this.told = { targetMmHg, valve: 'closed', fromMmHg, fromMs: nowMs };
+      this.commanded = { targetMmHg, valve: 'closed', fromMmHg, fromMs: nowMs };
     }
   }
 
@@ -52,7 +56,7 @@ export class ReplayDevice {
       seq: this.seq,
       atMs: nowMs,
       pressureMmHg: Math.round(this.pressureMmHg(nowMs) * 10) / 10,
-      valve: this.told?.valve ?? 'closed',
+      valve: this.commanded?.valve ?? 'closed',
       plugged: true,
       measuring: false,
       measuredMmHg: null,
@@ -60,8 +64,8 @@ export class ReplayDevice {
   }
 
   private pressureMmHg(nowMs: number): number {
-    if (!this.told) return pressureAt(this.trace, nowMs - this.startMs);
-    const { targetMmHg, fromMmHg, fromMs } = this.told;
+    if (!this.commanded) return pressureAt(this.trace, nowMs - this.startMs);
+    const { targetMmHg, fromMmHg, fromMs } = this.commanded;
     const elapsedS = (nowMs - fromMs) / 1000;
     return targetMmHg >= fromMmHg
       ? Math.min(targetMmHg, fromMmHg + RISE_MMHG_PER_S * elapsedS)

@@ -24,10 +24,10 @@ async function linked(api: Api, who: Who = 'colin') {
   return { person, made, secret: made.path.split('#')[1] ?? '' };
 }
 
-async function call<T = unknown>(api: Api, secret: string, told?: unknown) {
+async function call<T = unknown>(api: Api, secret: string, report?: unknown) {
   const answer = await api.ask('/home', {
     headers: { [HOME_HEADER]: secret },
-    ...(told === undefined ? {} : { method: 'POST', body: JSON.stringify(told) }),
+    ...(report === undefined ? {} : { method: 'POST', body: JSON.stringify(report) }),
   });
   return { status: answer.status, body: (await answer.json()) as T };
 }
@@ -90,11 +90,11 @@ it('takes a session as it was done, once, marked and to be reviewed like any oth
   const { person, secret } = await linked(api);
   const { body: sheet } = await call<HomeSheet>(api, secret);
   api.clock.nowMs += DAY_MS;
-  const told = sessionOf(sheet, api.clock.nowMs - HOUR_MS);
-  expect((await call(api, secret, told)).status).toBe(201);
+  const report = sessionOf(sheet, api.clock.nowMs - HOUR_MS);
+  expect((await call(api, secret, report)).status).toBe(201);
   // A page that heard no answer tells it again.
-  expect((await call(api, secret, told)).status).toBe(200);
-  const view = await api.get<SessionView>(`/sessions/${told.id}`);
+  expect((await call(api, secret, report)).status).toBe(200);
+  const view = await api.get<SessionView>(`/sessions/${report.id}`);
   const state = foldAll(view.plan, view.events);
   expect([state.byClient, state.sets.map((set) => correctedReps(set))]).toEqual([true, [30, 12]]);
   const record = await api.get<ClientRecord>(`/clients/${person.client.id}`);
@@ -106,7 +106,7 @@ it('takes a session as it was done, once, marked and to be reviewed like any oth
   expect(links).toMatchObject([{ sessions: 1 }]);
 });
 
-it('holds by what is told: a red sign, the day, the day after', async () => {
+it('holds by what is report: a red sign, the day, the day after', async () => {
   const ways: [RegExp, (sheet: HomeSheet, nowMs: number) => object][] = [
     [
       /^Dizzy in the last session: until a clinician lifts it/,
@@ -117,12 +117,12 @@ it('holds by what is told: a red sign, the day, the day after', async () => {
       (_, nowMs) => ({ kind: 'check', id: newId(), atMs: nowMs, answers: { ...WELL, notWell: ['fever'] } }),
     ],
   ];
-  for (const [held, told] of ways) {
+  for (const [held, report] of ways) {
     const api = await startApi();
     const { person, secret } = await linked(api);
     const { body: sheet } = await call<HomeSheet>(api, secret);
     api.clock.nowMs += DAY_MS;
-    const one = told(sheet, api.clock.nowMs);
+    const one = report(sheet, api.clock.nowMs);
     expect((await call(api, secret, one)).status).toBe(201);
     const { chain } = await api.get<ClientRecord>(`/clients/${person.client.id}`);
     expect(chain.find(({ id }) => id === 'screen')?.state).toBe('held');
@@ -147,12 +147,12 @@ it('asks how it was the day after, and holds for what is said', async () => {
   const { person, secret } = await linked(api);
   const { body: sheet } = await call<HomeSheet>(api, secret);
   api.clock.nowMs += HOUR_MS;
-  const told = sessionOf(sheet, api.clock.nowMs - HOUR_MS / 2);
-  await call(api, secret, told);
+  const report = sessionOf(sheet, api.clock.nowMs - HOUR_MS / 2);
+  await call(api, secret, report);
   api.clock.nowMs += DAY_MS;
-  expect((await call<HomeSheet>(api, secret)).body.askAfter).toBe(told.id);
+  expect((await call<HomeSheet>(api, secret)).body.askAfter).toBe(report.id);
   const answers = { soreness: 3, bruising: 'wide', pinpointBleeding: false, numbness: false };
-  const after = { kind: 'after', id: newId(), sessionId: told.id, atMs: api.clock.nowMs, answers };
+  const after = { kind: 'after', id: newId(), sessionId: report.id, atMs: api.clock.nowMs, answers };
   expect([(await call(api, secret, after)).status, (await call(api, secret, after)).status]).toEqual([
     201, 200,
   ]);
@@ -216,7 +216,7 @@ it('refuses what no page of its plan would tell', async () => {
     [400, { kind: 'hold-lifted' }],
   ];
   const statuses: number[] = [];
-  for (const [, told] of REFUSED) statuses.push((await call(api, secret, told)).status);
+  for (const [, report] of REFUSED) statuses.push((await call(api, secret, report)).status);
   expect(statuses).toEqual(REFUSED.map(([status]) => status));
   expect(await api.sql('select id from session')).toEqual([]);
   expect((await call(api, secret, good)).status).toBe(201);
@@ -233,10 +233,10 @@ it('fills no record in wrong hands: so many checks a day, and one answer of the 
     statuses.push((await call(api, secret, check)).status);
   }
   expect(statuses).toEqual([...Array(8).fill(201), 422, 422]);
-  const told = sessionOf(sheet, api.clock.nowMs - HOUR_MS);
-  await call(api, secret, told);
+  const report = sessionOf(sheet, api.clock.nowMs - HOUR_MS);
+  await call(api, secret, report);
   const answers = { soreness: 1, bruising: 'none', pinpointBleeding: false, numbness: false };
-  const after = () => ({ kind: 'after', id: newId(), sessionId: told.id, atMs: api.clock.nowMs, answers });
+  const after = () => ({ kind: 'after', id: newId(), sessionId: report.id, atMs: api.clock.nowMs, answers });
   expect([(await call(api, secret, after())).status, (await call(api, secret, after())).status]).toEqual([
     201, 200,
   ]);
@@ -297,14 +297,14 @@ it('tells chest pain at once: the emergency number first, and the practice befor
     (await api.get<PeoplePage>('/clients')).people.find(({ id }) => id === person.client.id)?.emergency;
   expect(await lineOf()).toBeNull();
   api.clock.nowMs += DAY_MS;
-  const told = sessionOf(sheet, api.clock.nowMs - HOUR_MS, [
+  const report = sessionOf(sheet, api.clock.nowMs - HOUR_MS, [
     [145, { type: 'sign-noted', sign: 'chest-pain' }],
   ]);
-  const noted = told.events.find(({ type }) => type === 'sign-noted');
+  const noted = report.events.find(({ type }) => type === 'sign-noted');
   const sign = {
     kind: 'sign',
     id: noted?.id,
-    sessionId: told.id,
+    sessionId: report.id,
     atMs: api.clock.nowMs,
     sign: 'chest-pain',
   };
@@ -319,7 +319,7 @@ it('tells chest pain at once: the emergency number first, and the practice befor
   const { body: after } = await call<HomeSheet>(api, secret);
   expect(englishOf([after.isEmergency, after.held])).toEqual([true, expect.stringContaining('Chest pain')]);
   // The session comes later with the same sign, and holds no second time.
-  expect((await call(api, secret, told)).status).toBe(201);
+  expect((await call(api, secret, report)).status).toBe(201);
   const { facts } = await api.get<ClientRecord>(`/clients/${person.client.id}`);
   expect(englishOf(facts.holds.map(({ words, isEmergency }) => [words, isEmergency]))).toEqual([
     ['Chest pain in the last session', true],

@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { type Context, Hono } from 'hono';
 import type { ClientRecord } from '#contract/client';
-import { HOME_HEADER, type HomeSheet, type ToldFromHome, toldFromHomeSchema } from '#contract/home';
+import { HOME_HEADER, type HomeSheet, type ReportFromHome, reportFromHomeSchema } from '#contract/home';
 import { writingOf } from '#contract/writing';
 import { guardFindings } from '#core/findings/finding';
 import { msg } from '#core/message/message';
@@ -45,26 +45,26 @@ export const homeRoutes = (aheadMs: number) =>
       return c.json(await sheetOf(c.var.em, link, c.var.nowMs));
     })
 
-    .post('/', body(toldFromHomeSchema), async (c) => {
+    .post('/', body(reportFromHomeSchema), async (c) => {
       const link = await linkOf(c);
-      const told = c.req.valid('json');
+      const report = c.req.valid('json');
       const { em, nowMs } = c.var;
       const client = await readClient(em, link.clientId, nowMs);
       const by = { nowMs, aheadMs, practitionerId: link.madeBy };
       const isNew = await inTransaction(em, (prepare) => {
-        const isFresh = take(prepare, told, link, client, by);
+        const isFresh = take(prepare, report, link, client, by);
         if (isFresh) {
           const note: AuditNote = {
             action: 'told-from-home',
             subject: link.clientId,
-            detail: { link: link.id, kind: told.kind, id: told.id },
+            detail: { link: link.id, kind: report.kind, id: report.id },
           };
           writeAudit(prepare, note, { practitionerId: link.madeBy, atMs: nowMs });
         }
         return isFresh;
       });
       if (isNew) await tellChange(c, link.clientId);
-      return c.json({ taken: told.id }, isNew ? 201 : 200);
+      return c.json({ taken: report.id }, isNew ? 201 : 200);
     });
 
 const linkOf = (c: Context<Env>): Promise<KeptLink> =>
@@ -122,33 +122,39 @@ async function openingAtHome(em: EntityManager, client: ClientRecord, prescripti
 type By = { nowMs: number; aheadMs: number; practitionerId: string };
 
 /** @returns whether it was new */
-function take(prepare: Prepare, told: ToldFromHome, link: KeptLink, client: ClientRecord, by: By): boolean {
-  switch (told.kind) {
+function take(
+  prepare: Prepare,
+  report: ReportFromHome,
+  link: KeptLink,
+  client: ClientRecord,
+  by: By,
+): boolean {
+  switch (report.kind) {
     case 'check': {
-      if (prepare('select 1 from day_check where id = ?').get(told.id)) return false;
-      withinLink(link, told.atMs, by);
-      refuseTooMany(prepare, 'day_check', 'at_ms', link, told.atMs);
+      if (prepare('select 1 from day_check where id = ?').get(report.id)) return false;
+      withinLink(link, report.atMs, by);
+      refuseTooMany(prepare, 'day_check', 'at_ms', link, report.atMs);
       keepDayCheck(
         prepare,
         client,
-        { id: told.id, atMs: Math.min(told.atMs, by.nowMs), ...told.answers },
+        { id: report.id, atMs: Math.min(report.atMs, by.nowMs), ...report.answers },
         by.nowMs,
       );
       return true;
     }
     case 'session':
-      return takeSession(prepare, told, link, client.facts, by);
+      return takeSession(prepare, report, link, client.facts, by);
     case 'sign': {
-      const cause = `sign ${told.id}`;
+      const cause = `sign ${report.id}`;
       if (prepare('select 1 from hold where client_id = ? and cause = ?').get(link.clientId, cause))
         return false;
-      withinLink(link, told.atMs, by);
-      refuseTooMany(prepare, 'hold', 'at_ms', link, told.atMs);
-      raiseHolds(prepare, link.clientId, holdsOfSign(told, [], by.nowMs));
+      withinLink(link, report.atMs, by);
+      refuseTooMany(prepare, 'hold', 'at_ms', link, report.atMs);
+      raiseHolds(prepare, link.clientId, holdsOfSign(report, [], by.nowMs));
       return true;
     }
     case 'after': {
-      const { kind: _, id, sessionId, atMs, answers } = told;
+      const { kind: _, id, sessionId, atMs, answers } = report;
       if (readHead(prepare, sessionId)?.clientId !== link.clientId) throw notFound(msg('This session'));
       const event = {
         ...answers,
@@ -170,7 +176,7 @@ function take(prepare: Prepare, told: ToldFromHome, link: KeptLink, client: Clie
 
 function takeSession(
   prepare: Prepare,
-  { id, prescriptionId, events: unsorted }: Extract<ToldFromHome, { kind: 'session' }>,
+  { id, prescriptionId, events: unsorted }: Extract<ReportFromHome, { kind: 'session' }>,
   link: KeptLink,
   facts: ClientRecord['facts'],
   by: By,
@@ -232,4 +238,4 @@ function withinLink(link: KeptLink, atMs: number, { nowMs, aheadMs }: By): void 
 }
 
 /** Each thing that is told is a device of its own, so that two phones never share a sequence. */
-const deviceOf = ({ id }: KeptLink, toldId: string): string => `home ${id.slice(0, 8)} ${toldId}`;
+const deviceOf = ({ id }: KeptLink, reportId: string): string => `home ${id.slice(0, 8)} ${reportId}`;

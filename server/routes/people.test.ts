@@ -82,11 +82,11 @@ describe('the roster', () => {
     const { id } = await api.post('/clients', { name: 'New Here' });
     expect(await feed.next()).toMatchObject({ said: 'client', added: true, line: { id, name: 'New Here' } });
     const written = await api.post<ClientRecord>(`/clients/${id}/screenings`, CLEAR);
-    const told = (await feed.next()) as { line: ClientRecord; asOf: number };
-    expect(englishOf(told)).toMatchObject({ said: 'client', added: false, asOf: written.asOf });
-    expect(told.line.chain[0]?.state).toBe('good');
+    const said = (await feed.next()) as { line: ClientRecord; asOf: number };
+    expect(englishOf(said)).toMatchObject({ said: 'client', added: false, asOf: written.asOf });
+    expect(said.line.chain[0]?.state).toBe('good');
     // Who asks later has at least as new a record; a kit changes what everybody's chain rests on.
-    expect((await api.get<ClientRecord>(`/clients/${id}`)).asOf).toBeGreaterThanOrEqual(told.asOf);
+    expect((await api.get<ClientRecord>(`/clients/${id}`)).asOf).toBeGreaterThanOrEqual(said.asOf);
     await api.post('/practice/kit/retire', { list: 'straps', id: 'strap' });
     expect(await feed.next()).toEqual({ said: 'practice' });
     await feed.leave();

@@ -70,7 +70,7 @@ export const practiceRoutes = new Hono<Env>()
     await withAudit(c, { action: 'settings-changed', subject: 'practice', detail: settings }, (em) =>
       em.nativeUpdate(PracticeEntity, { id: 'practice' }, settings),
     );
-    return c.json(await told(c));
+    return c.json(await answerWithPractice(c));
   })
 
   .post('/kit', body(kitItemSchema), async (c) => {
@@ -79,7 +79,7 @@ export const practiceRoutes = new Hono<Env>()
     await withAudit(c, { action: 'kit-kept', subject: item.id, detail: { list, item } }, (em) =>
       em.upsert(KitEntity, { id: item.id, list, item, retiredAtMs: null }),
     );
-    return c.json(await told(c));
+    return c.json(await answerWithPractice(c));
   })
 
   .post('/kit/retire', body(retireKitSchema), async (c) => {
@@ -97,7 +97,7 @@ export const practiceRoutes = new Hono<Env>()
     await withAudit(c, { action: 'exercise-kept', subject: id, detail: { exercise } }, (em) =>
       em.upsert(ExerciseEntity, { id, exercise, retiredAtMs: null }),
     );
-    return c.json(await told(c));
+    return c.json(await answerWithPractice(c));
   })
 
   .post('/exercises/retire', body(retireSchema), async (c) => {
@@ -116,7 +116,7 @@ export const practiceRoutes = new Hono<Env>()
     await withAudit(c, { action: 'measure-described', subject: id, detail: { measure } }, (em) =>
       em.upsert(MeasureEntity, { id, measure }),
     );
-    return c.json(await told(c));
+    return c.json(await answerWithPractice(c));
   })
 
   .post('/templates', body(templateSchema), async (c) => {
@@ -136,7 +136,7 @@ export const practiceRoutes = new Hono<Env>()
     await withAudit(c, { action: 'template-kept', subject: template.id, detail: template }, (em) =>
       em.upsert(TemplateEntity, row),
     );
-    return c.json(await told(c));
+    return c.json(await answerWithPractice(c));
   })
 
   .post('/templates/retire', body(retireSchema), async (c) => {
@@ -162,7 +162,7 @@ async function retire(
   await withAudit(c, { action, subject: id, detail: { label } }, (em) =>
     write(em, { retiredAtMs: isRetired ? c.var.nowMs : null }),
   );
-  return c.json(await told(c));
+  return c.json(await answerWithPractice(c));
 }
 
 // What a pressure rests on is a clinician's to change; weights, straps and exercises of one's own are not (rule SCR-4).
@@ -205,7 +205,7 @@ const FIGURE_WORDS: Partial<Record<keyof Measure, Message>> = {
 };
 
 /** The practice after a write, which every device is told of. */
-function told(c: Context<Env>): Promise<PracticeView> {
+function answerWithPractice(c: Context<Env>): Promise<PracticeView> {
   tellPractice(c);
   return readPractice(c);
 }

@@ -30,14 +30,14 @@ afterEach(() => {
   vi.doUnmock('../devices/server-source');
 });
 
-/** A page on which the first events of a session are known, with pumps on its cuffs; what each pump is told is kept. */
+/** A page on which the first events of a session are known, with pumps on its cuffs; what each pump is commanded is kept. */
 async function page(known: number, ...pumps: Pump[]) {
-  const told: [Limb, Command][] = [];
+  const commanded: [Limb, Command][] = [];
   const sources = pumps.map(({ kind, limb = LIMB }) => {
     const listeners: ((frame: { pressureMmHg: number } | null) => void)[] = [];
     const source = {
       kind,
-      command: (command: Command) => told.push([limb, command]),
+      command: (command: Command) => commanded.push([limb, command]),
       close: () => {},
       subscribe: (listener: (typeof listeners)[number]) => listeners.push(listener),
     };
@@ -62,7 +62,7 @@ async function page(known: number, ...pumps: Pump[]) {
   const view = testView(logOf(WHOLE_SESSION.slice(0, known)));
   const queries = new QueryClient();
   return {
-    told,
+    commanded,
     act: (intent: Intent) => act(queries, view, intent),
     actAndTell: (intent: Intent, whom?: string) => actAndTell(queries, view, intent, whom),
     hands: () => handsOf(SESSION_ID).pumped,
@@ -93,23 +93,23 @@ describe('an act', () => {
   });
 
   it('brings a regulated pump to the target, which reports by itself when the cuff is up', async () => {
-    const { act, told } = await page(1, REGULATED);
+    const { act, commanded } = await page(1, REGULATED);
     const { events } = act({ do: 'next' });
     expect(events).toEqual([]);
-    expect(told).toEqual([[LIMB, { do: 'inflate-to', pressureMmHg: 104 }]]);
+    expect(commanded).toEqual([[LIMB, { do: 'inflate-to', pressureMmHg: 104 }]]);
   });
 
   it('lets the cuff of a pump down on a release', async () => {
-    const { act, told } = await page(2, REGULATED);
+    const { act, commanded } = await page(2, REGULATED);
     act({ do: 'release' });
-    expect(told).toEqual([[LIMB, { do: 'release' }]]);
+    expect(commanded).toEqual([[LIMB, { do: 'release' }]]);
   });
 
   it('leaves the pump of another session alone', async () => {
-    const { act, told } = await page(1, { ...REGULATED, sessionId: 'another' });
+    const { act, commanded } = await page(1, { ...REGULATED, sessionId: 'another' });
     act({ do: 'next' });
     act({ do: 'release' });
-    expect(told).toEqual([]);
+    expect(commanded).toEqual([]);
   });
 });
 

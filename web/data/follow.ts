@@ -9,7 +9,7 @@ import { KEYS } from './keys';
 import { dropFinished } from './open-sessions';
 import { sendOutbox, unsentEvents } from './outbox';
 import { putLine } from './people';
-import { type Told, tabs } from './tabs';
+import { type SharedEvents, tabs } from './tabs';
 
 let kept: Promise<void> = Promise.resolve();
 
@@ -21,7 +21,7 @@ export function listenToOtherTabs(queries: QueryClient): void {
   kept = unsentEvents()
     .then((events) => (events.length > 0 ? take(queries, events) : undefined))
     .catch(() => {});
-  tabs.addEventListener('message', (({ data }: Told) => void take(queries, data)) as EventListener);
+  tabs.addEventListener('message', (({ data }: SharedEvents) => void take(queries, data)) as EventListener);
 }
 
 /**

@@ -5,4 +5,4 @@ export const tabs: Pick<BroadcastChannel, 'postMessage' | 'addEventListener'> = 
   'nervato-events',
 );
 
-export type Told = MessageEvent<SessionEvent[]>;
+export type SharedEvents = MessageEvent<SessionEvent[]>;

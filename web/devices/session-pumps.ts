@@ -13,7 +13,7 @@ export type SessionPump = {
   pressureMmHg: number | null;
   lost: boolean;
   /** When it was last told to inflate, wall clock; a release before that is no reason to come down. */
-  toldAtMs: number;
+  commandedAtMs: number;
 };
 
 const pumps = store<readonly SessionPump[]>([]);
@@ -35,7 +35,7 @@ export async function connectPump(sessionId: string, device: NewDevice): Promise
   const { limb } = device;
   const source = await serverSource(device);
   disconnectPump(sessionId, limb);
-  pumps.set([...pumps.get(), { sessionId, limb, source, pressureMmHg: null, lost: false, toldAtMs: 0 }]);
+  pumps.set([...pumps.get(), { sessionId, limb, source, pressureMmHg: null, lost: false, commandedAtMs: 0 }]);
   source.subscribe((frame) => {
     const known = pumpOf(sessionId, limb);
     if (known?.source !== source) return;
@@ -65,7 +65,7 @@ export function letDownPump(sessionId: string, limb: Limb): void {
 export function inflateByPump(sessionId: string, limb: Limb, pressureMmHg: number, nowMs: number): boolean {
   const known = pumpOf(sessionId, limb);
   if (known?.source.kind !== 'regulated' || known.lost) return false;
-  replace(known, { toldAtMs: nowMs });
+  replace(known, { commandedAtMs: nowMs });
   known.source.command({ do: 'inflate-to', pressureMmHg });
   return true;
 }

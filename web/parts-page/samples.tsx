@@ -27,8 +27,8 @@ type SampleOf = { name: string; Sample: () => ReactNode };
 const Row = ({ children }: { children: ReactNode }) => (
   <div className="flex flex-wrap items-end gap-6">{children}</div>
 );
-const Told = ({ children }: { children: ReactNode }) => (
-  <output className="block text-[14px] text-quiet">Told: {children}</output>
+const Shown = ({ children }: { children: ReactNode }) => (
+  <output className="block text-[14px] text-quiet">Shown: {children}</output>
 );
 
 const BANDS = [
@@ -90,7 +90,7 @@ function NumberFields() {
         <NumberField label="Untyped" unit="kg" value={Number.NaN} onValue={() => {}} />
         <NumberField label="Pressure" unit="% LOP" value={90} error="At most 80 %." onValue={() => {}} />
       </Row>
-      <Told>{String(value)}</Told>
+      <Shown>{String(value)}</Shown>
     </>
   );
 }
@@ -101,7 +101,7 @@ function Questions() {
     <>
       <YesNo question="Slept and hydrated" isShown counts="no" answer={well} onAnswer={setWell} />
       <YesNo question="Numbness" isShown answer={true} onAnswer={() => {}} />
-      <Told>{well === undefined ? 'nothing' : String(well)}</Told>
+      <Shown>{well === undefined ? 'nothing' : String(well)}</Shown>
     </>
   );
 }
@@ -125,7 +125,7 @@ function Boxes() {
         A swollen, hot calf
       </Tick>
       <Tick name="Set 1, cuff down after it" checked={false} onChange={() => {}} />
-      <Told>{days.join(', ') || 'none'}</Told>
+      <Shown>{days.join(', ') || 'none'}</Shown>
     </>
   );
 }
@@ -148,9 +148,9 @@ function Choices() {
         </p>
       </Row>
       <LimbCross value={limb} known={{ 'left-thigh': '54.5 cm' }} onChange={setLimb} />
-      <Told>
+      <Shown>
         {band}, {limb}
-      </Told>
+      </Shown>
     </>
   );
 }
@@ -165,9 +165,9 @@ function Times() {
         <DateField label="Until" value="" onChange={() => {}} error="Give a day." />
         <TimeField label="At" value={time} onChange={setTime} />
       </Row>
-      <Told>
+      <Shown>
         {day} {time}
-      </Told>
+      </Shown>
     </>
   );
 }
@@ -179,7 +179,7 @@ function Scales() {
     <>
       <Scale label="Effort, set 1" keys="0–9" value={effort} onChange={setEffort} />
       <SearchField label="Find a person" value={search} onChange={setSearch} />
-      <Told>{effort === null ? 'nothing' : effort}</Told>
+      <Shown>{effort === null ? 'nothing' : effort}</Shown>
     </>
   );
 }
@@ -205,7 +205,7 @@ function Judgements() {
         ))}
       </p>
       <Figure label="Pressure" derived={{ value: 87, unit: 'mmHg', working: [], rules: ['PRS-3'] }} />
-      <Told>{fixed ? 'fixed' : 'as it was'}</Told>
+      <Shown>{fixed ? 'fixed' : 'as it was'}</Shown>
     </>
   );
 }

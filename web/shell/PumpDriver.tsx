@@ -25,9 +25,9 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
     const letDown = new Set<string>();
     const settled = new Set<string>();
     // By session: the step of its cycles that its pumps were told last.
-    const told = new Map<string, string>();
+    const commanded = new Map<string, string>();
     return onTick(LOOK_EVERY_MS, () => {
-      for (const { sessionId, limb, source, pressureMmHg, lost: isLost, toldAtMs } of sessionPumps()) {
+      for (const { sessionId, limb, source, pressureMmHg, lost: isLost, commandedAtMs } of sessionPumps()) {
         const key = `${sessionId} ${limb}`;
         const session = latest.current.find(({ view }) => view.id === sessionId);
         if (isLost && !lost.has(key)) soundAlarm();
@@ -40,7 +40,7 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
         if (isLost || pressureMmHg === null) continue;
         const { view, state } = session;
         const last = state.limbs.find((candidate) => candidate.limb === limb)?.inflations.at(-1);
-        if (last?.toMs != null && last.toMs >= toldAtMs && !settled.has(`${key} ${last.fromMs}`)) {
+        if (last?.toMs != null && last.toMs >= commandedAtMs && !settled.has(`${key} ${last.fromMs}`)) {
           // Released on record, by whoever and wherever: the pump follows, and until it is down it says nothing new.
           const inflation = `${key} ${last.fromMs}`;
           if (pressureMmHg < CUFF_DOWN_MMHG) settled.add(inflation);
@@ -55,8 +55,8 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
       for (const { view, state } of latest.current) {
         const { pumped } = handsOf(view.id);
         const step = pumped.length > 0 ? pumpsGoOn(view.plan, state, serverNow(), pumped) : null;
-        if (step === null || told.get(view.id) === step) continue;
-        told.set(view.id, step);
+        if (step === null || commanded.get(view.id) === step) continue;
+        commanded.set(view.id, step);
         act(queries, view, { do: 'next' });
       }
     });

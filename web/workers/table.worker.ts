@@ -45,7 +45,7 @@ const tables = {
     mapping: Mapping,
     known: Known,
     units: Units,
-    told: (rows: number) => void,
+    onProgress: (rows: number) => void,
   ): Promise<ReadTable> {
     const lines: string[] = [];
     const goodRows: number[] = [];
@@ -62,10 +62,10 @@ const tables = {
         lines.push(`${JSON.stringify(read.row)}\n`);
         goodRows.push(total);
       } else if (bad.length < MOST_BAD_KEPT) bad.push({ row: total, cells, bad: read.bad });
-      if (total % 5_000 === 0) told(total);
+      if (total % 5_000 === 0) onProgress(total);
       return true;
     });
-    told(Math.max(0, total));
+    onProgress(Math.max(0, total));
     return { total: Math.max(0, total), good: new Blob(lines), goodRows, bad };
   },
 

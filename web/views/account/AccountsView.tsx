@@ -43,27 +43,27 @@ function Shown() {
 }
 
 function List({ accounts: { accounts, without } }: { accounts: Accounts }) {
-  const [told, tell] = useState<{ name: string; passphrase: string } | null>(null);
+  const [shown, show] = useState<{ name: string; passphrase: string } | null>(null);
   const [isNew, setNew] = useState(false);
   return (
     <>
-      {told && (
+      {shown && (
         <section role="status" className="max-w-3xl border border-plum p-4">
           <p>
             <Trans>
-              The first passphrase of <strong>{told.name}</strong>, shown this once. Read it to them; they
+              The first passphrase of <strong>{shown.name}</strong>, shown this once. Read it to them; they
               choose another when they sign in.
             </Trans>
           </p>
-          <p className="figures mt-2 text-2xl">{told.passphrase}</p>
-          <Button className="mt-3" onClick={() => tell(null)}>
+          <p className="figures mt-2 text-2xl">{shown.passphrase}</p>
+          <Button className="mt-3" onClick={() => show(null)}>
             {t`It is told`}
           </Button>
         </section>
       )}
       <ul aria-label={t`Accounts`} className="max-w-5xl border-t border-ink/40">
         {accounts.map((account) => (
-          <Row key={account.practitionerId} account={account} tell={tell} />
+          <Row key={account.practitionerId} account={account} show={show} />
         ))}
       </ul>
       {isNew ? (
@@ -71,7 +71,7 @@ function List({ accounts: { accounts, without } }: { accounts: Accounts }) {
           without={without}
           done={(made) => {
             setNew(false);
-            if (made) tell(made);
+            if (made) show(made);
           }}
         />
       ) : (
@@ -99,10 +99,10 @@ function Row({
     lastUsedAtMs,
     certifiedUntilDay,
   },
-  tell,
+  show,
 }: {
   account: Account;
-  tell: (told: { name: string; passphrase: string }) => void;
+  show: (opened: { name: string; passphrase: string }) => void;
 }) {
   const me = usePractitioner();
   const change = useAccountWrite(changeAccount);
@@ -147,7 +147,7 @@ function Row({
           disabled={help.isPending}
           onClick={() =>
             help.mutate(practitionerId, {
-              onSuccess: ({ passphrase }) => tell({ name: practitionerName, passphrase }),
+              onSuccess: ({ passphrase }) => show({ name: practitionerName, passphrase }),
             })
           }
         >

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { ToldFromHome } from '#contract/home';
+import type { ReportFromHome } from '#contract/home';
 import { isEmergencyAfter } from '#core/record/holds';
 import { DAY_CHECK_HOLDS_MS } from '#core/screening/day-check';
 import { isEmergency } from '#core/session/signs';
@@ -54,7 +54,7 @@ function BeforeStart({ home }: { home: Home }) {
   if (!sheet) return null;
   if (nowMs > sheet.untilMs)
     return <p className="notched py-2">{t`This link is over. Ask your practice for a new one.`}</p>;
-  if (sheet.isEmergency || unsent.some(isEmergencyTold)) return <EmergencyCall practice={sheet.practice} />;
+  if (sheet.isEmergency || unsent.some(isEmergencyReport)) return <EmergencyCall practice={sheet.practice} />;
   // A session that waits to be sent is one the practice has not looked at.
   if (unsent.some(({ kind }) => kind === 'session'))
     return (
@@ -73,14 +73,14 @@ function BeforeStart({ home }: { home: Home }) {
 }
 
 /** Whether what waits to be sent says what the emergency number is for: the phone may have no network. */
-const isEmergencyTold = (told: ToldFromHome): boolean => {
-  switch (told.kind) {
+const isEmergencyReport = (report: ReportFromHome): boolean => {
+  switch (report.kind) {
     case 'sign':
-      return isEmergency(told.sign);
+      return isEmergency(report.sign);
     case 'session':
-      return told.events.some((event) => event.type === 'sign-noted' && isEmergency(event.sign));
+      return report.events.some((event) => event.type === 'sign-noted' && isEmergency(event.sign));
     case 'after':
-      return isEmergencyAfter(told.answers);
+      return isEmergencyAfter(report.answers);
     case 'check':
       return false;
   }

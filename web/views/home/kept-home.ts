@@ -1,4 +1,4 @@
-import type { HomeSheet, ToldFromHome } from '#contract/home';
+import type { HomeSheet, ReportFromHome } from '#contract/home';
 import type { Text } from '#core/message/message';
 import type { SessionEvent } from '#core/session/events';
 
@@ -17,7 +17,7 @@ export type KeptHome = {
   checkedAtMs: number | null;
   running: RunningAtHome | null;
   /** What the practice has not taken yet, the oldest first. */
-  unsent: ToldFromHome[];
+  unsent: ReportFromHome[];
   /** Why it refused what it refused. */
   refused: Text[];
 };

@@ -1,6 +1,6 @@
 import { hc } from 'hono/client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { HOME_HEADER, type HomeSheet, type ToldFromHome } from '#contract/home';
+import { HOME_HEADER, type HomeSheet, type ReportFromHome } from '#contract/home';
 import type { Message } from '#core/message/message';
 import type { AppType } from '#server/app';
 import { ApiProblem, read } from '../../data/api';
@@ -78,8 +78,8 @@ export function useHome(secret: string) {
   }, [send]);
 
   const tell = useCallback(
-    (told: ToldFromHome, part: Partial<KeptHome> = {}) => {
-      change({ ...part, unsent: [...latest.current.unsent, told] });
+    (report: ReportFromHome, part: Partial<KeptHome> = {}) => {
+      change({ ...part, unsent: [...latest.current.unsent, report] });
       void send();
     },
     [change, send],

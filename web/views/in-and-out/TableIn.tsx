@@ -137,11 +137,11 @@ function MapTable({
 /** Forms that somebody has said stay said; those that follow from the columns are told anew. */
 function withKeptForms(next: Mapping, look: Look, before: Mapping, usualOrder: DateOrder): Mapping {
   if (next.dateOrder !== before.dateOrder || next.decimalMark !== before.decimalMark) return next;
-  const told = withForms(next, look.rows, usualOrder);
+  const stated = withForms(next, look.rows, usualOrder);
   return {
     ...next,
-    dateOrder: told.dateOrder ?? next.dateOrder,
-    decimalMark: told.decimalMark ?? next.decimalMark,
+    dateOrder: stated.dateOrder ?? next.dateOrder,
+    decimalMark: stated.decimalMark ?? next.decimalMark,
   };
 }
 
