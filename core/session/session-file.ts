@@ -1,5 +1,5 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { messageOf } from '../message/issue';
+import { type Message, msg } from '../message/message';
 import { MessageError } from '../message/message-error';
 import type { Plan } from '../plan/plan';
 import { isPlan } from '../plan/versions/plan-schema';
@@ -54,13 +54,14 @@ export function readSessionFile(text: string): SessionFile {
   const events = others.map(({ value, at }) => {
     const event = sessionEventSchema.safeParse(value);
     if (event.success && event.data.sessionId === sessionId) return event.data;
+    const issue = event.error?.issues[0];
     throw new NotASessionFile(
       at,
       event.success
         ? msg('this event is of another session. Take it out.')
         : msg('no event of this release ({path}: {why}).', {
-            path: event.error.issues[0]?.path.join('.') || 'type',
-            why: event.error.issues[0]?.message ?? '',
+            path: issue?.path.join('.') || 'type',
+            why: issue ? messageOf(issue) : '',
           }),
     );
   });

@@ -72,7 +72,7 @@ export function holdsOfEvents(
 export const holdOf = (row: {
   id: string;
   cause: string;
-  words: string;
+  words: Text;
   rule: Hold['rule'];
   atMs: number;
   limb: Hold['limb'];

@@ -1,3 +1,4 @@
+import { ARCHIVE_KIND_NAMES } from '#contract/archive-kind-names';
 import type { ArchiveKind } from '#contract/archive-rows';
 import { CLINICIANS_KIT, type KitList } from '#contract/practice';
 import { type Doer, mayDo, type Permission, whoMay } from '#core/access/permissions';
@@ -34,7 +35,10 @@ export function refuseUnlessAllowed(kind: ArchiveKind, row: Row, doer: Doer, at:
   if (permission && !mayDo(doer, permission))
     throw new NotAnArchive(
       at,
-      msg('this {kind} is for others to bring: {whoMay}', { kind, whoMay: whoMay(permission) }),
+      msg('this {kind} is for others to bring: {whoMay}', {
+        kind: ARCHIVE_KIND_NAMES[kind],
+        whoMay: whoMay(permission),
+      }),
     );
 }
 

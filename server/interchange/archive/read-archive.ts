@@ -7,6 +7,7 @@ import {
   archiveEndSchema,
   archiveHeadSchema,
 } from '#contract/archive';
+import { ARCHIVE_KIND_NAMES } from '#contract/archive-kind-names';
 import { ARCHIVE_ROWS, type ArchiveKind } from '#contract/archive-rows';
 import { messageOf } from '#core/message/issue';
 import type { Message } from '#core/message/message';
@@ -122,7 +123,7 @@ function rowOf(value: Record<string, unknown>, at: number): ArchiveRow {
   throw new NotAnArchive(
     at,
     msg('this {kind} is none: {path}: {message}', {
-      kind,
+      kind: ARCHIVE_KIND_NAMES[kind],
       path: issue?.path.join('.') || 'row',
       message: issue ? messageOf(issue) : '',
     }),
