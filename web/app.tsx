@@ -36,7 +36,7 @@ const SheetView = lazyView(() => import('./views/sheet/SheetView'), 'SheetView',
 const ExplainView = lazyView(() => import('./views/explain/ExplainView'), 'ExplainView', 'explain');
 const AddPerson = lazyView(() => import('./views/add-person/AddPerson'), 'AddPerson', 'add-person');
 /** Views that are built into one file, and so are read together. */
-const OF_A_PERSON = ['person', 'screen', 'fit', 'measure', 'load', 'prescribe', 'block', 'run'];
+const OF_A_PERSON = ['person', 'screen', 'fit', 'measure', 'load', 'prescribe', 'block', 'run'] as const;
 const fetchPersonSheet = async () => {
   await speakOf(...OF_A_PERSON);
   return import('./routes/PersonSheet');

@@ -52,11 +52,44 @@ export async function speak(asked?: string | null): Promise<void> {
   i18n.loadAndActivate({ locale: spoken, messages: catalogues?.messages ?? {} });
 }
 
+/** A folder in `web/views/`, each with a catalogue of its own. */
+export type ViewFolder =
+  | 'account'
+  | 'add-person'
+  | 'archived'
+  | 'audit'
+  | 'block'
+  | 'corrections'
+  | 'exercises'
+  | 'explain'
+  | 'fit'
+  | 'floor'
+  | 'guide'
+  | 'home'
+  | 'in-and-out'
+  | 'kit'
+  | 'load'
+  | 'log'
+  | 'measure'
+  | 'measures'
+  | 'outcomes'
+  | 'papers'
+  | 'person'
+  | 'practise'
+  | 'prescribe'
+  | 'record'
+  | 'report'
+  | 'run'
+  | 'safety'
+  | 'screen'
+  | 'sheet'
+  | 'sign-in'
+  | 'today';
+
 /**
  * Loads what views say; call before one is imported, since its tables are made of messages as it is read.
- * @param views their folders in `web/views/`
  */
-export async function speakOf(...views: readonly string[]): Promise<void> {
+export async function speakOf(...views: readonly ViewFolder[]): Promise<void> {
   if (catalogues === null) return;
   const { ofViews } = catalogues;
   const loaded = await Promise.all(
