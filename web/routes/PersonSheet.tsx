@@ -33,7 +33,7 @@ import { PrescribeBench } from './PrescribeBench';
 const BESIDE = {
   outcomes: lazyView(() => import('../views/outcomes/OutcomesBench'), 'OutcomesBench', 'outcomes'),
   log: lazyView(() => import('../views/log/LogBench'), 'LogBench', 'log'),
-  record: lazyView(() => import('../views/corrections/RecordBench'), 'RecordBench', 'correct'),
+  record: lazyView(() => import('../views/corrections/RecordBench'), 'RecordBench', 'corrections'),
 };
 
 const BENCHES: Record<LinkId, ComponentType<{ client: ClientRecord }>> = {
