@@ -49,6 +49,7 @@ test('keys pressed before a view stands are meant for it, and do not keep anybod
   await page.getByRole('link', { name: 'Kit and practice' }).click();
   await expect(page).toHaveURL(/\/kit$/);
   for (const key of ['g', 'x']) await page.keyboard.press(key);
+  await expect.poll(() => slow.length).toBe(1);
   slow[0]?.();
   await expect(page.getByRole('heading', { level: 1, name: 'Exercises' })).toBeVisible();
 });
