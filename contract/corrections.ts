@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import type { Counted } from '#core/cuff/mark-words';
-import type { Message } from '#core/message/message';
-import { msg } from '#core/message/message';
+import { type Message, msg } from '#core/message/message';
 import type { ExerciseId } from '#core/protocol/exercises';
 import type { Limb, Position } from '#core/quantity/limb';
 import type { LinkId } from '#core/record/link';

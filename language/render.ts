@@ -52,59 +52,54 @@ function renderValue(value: Value, speaker: Speaker): string | number {
 
 const begun = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 
-/** With the decimal mark of the language and no mark between thousands. @example figureText(12.5, 'de') //=> '12,5' */
-export function figureText(value: number, locale: string, decimals = 0): string {
-  const key = `${locale} ${decimals}`;
-  const known = numbers.get(key);
-  if (known) return known.format(value);
-  const made = new Intl.NumberFormat(locale, {
-    useGrouping: false,
-    minimumFractionDigits: decimals,
-    maximumFractionDigits: decimals === 0 ? MOST_DECIMALS : decimals,
-  });
-  numbers.set(key, made);
-  return made.format(value);
+/** What is costly to make is made once for each key. */
+function keptIn<T>(memory: Map<string, T>, key: string, make: () => T): T {
+  const known = memory.get(key);
+  if (known !== undefined) return known;
+  const made = make();
+  memory.set(key, made);
+  return made;
 }
 
 const MOST_DECIMALS = 10;
 const numbers = new Map<string, Intl.NumberFormat>();
 
+/** With the decimal mark of the language and no mark between thousands. @example figureText(12.5, 'de') //=> '12,5' */
+export const figureText = (value: number, locale: string, decimals = 0): string =>
+  keptIn(
+    numbers,
+    `${locale} ${decimals}`,
+    () =>
+      new Intl.NumberFormat(locale, {
+        useGrouping: false,
+        minimumFractionDigits: decimals,
+        maximumFractionDigits: decimals === 0 ? MOST_DECIMALS : decimals,
+      }),
+  ).format(value);
+
 const LIST_WORDS = { and: 'conjunction', or: 'disjunction' } as const;
+const lists = new Map<string, Intl.ListFormat>();
 
 function joined(parts: readonly string[], joint: Joint, locale: string): string {
   if (joint !== 'and' && joint !== 'or') return parts.join(joint);
-  return listFormat(locale, joint).format(parts);
-}
-
-function listFormat(locale: string, joint: 'and' | 'or'): Intl.ListFormat {
-  const key = `${locale} ${joint}`;
-  const known = lists.get(key);
-  if (known) return known;
   // English without the comma before the last "and".
-  const made = new Intl.ListFormat(locale === 'en' ? 'en-GB' : locale, { type: LIST_WORDS[joint] });
-  lists.set(key, made);
-  return made;
+  const tag = locale === 'en' ? 'en-GB' : locale;
+  return keptIn(lists, `${tag} ${joint}`, () => new Intl.ListFormat(tag, { type: LIST_WORDS[joint] })).format(
+    parts,
+  );
 }
 
-const lists = new Map<string, Intl.ListFormat>();
-
-/** Templates that were taken apart once are kept. */
 const compiled = new Map<string, ReturnType<typeof compileMessage>>();
 
-/** A template in parts; for a catalogue that is not compiled, such as the English in the code. */
-export function compileOnce(template: string): ReturnType<typeof compileMessage> {
-  const known = compiled.get(template);
-  if (known) return known;
-  const made = compileMessage(template);
-  compiled.set(template, made);
-  return made;
-}
+/** A template in parts, taken apart once; for a catalogue that is not compiled, such as the English in the code. */
+export const compileOnce = (template: string): ReturnType<typeof compileMessage> =>
+  keptIn(compiled, template, () => compileMessage(template));
 
 const english = setupI18n({ locale: 'en', messages: { en: {} } }).setMessagesCompiler(compileOnce);
 
 /** English, in kg and cm: what files, logs and programs read. */
 export const ENGLISH: Speaker = {
-  translate: (template, values) => english._(template, values, { message: template }),
+  translate: (template, values) => english._(template, values),
   locale: 'en',
   units: { mass: 'kg', length: 'cm' },
   day: (isoDay) => isoDay,

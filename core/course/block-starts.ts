@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import type { BlockLine, BlockWish } from './block';
 import type { BlockPlan } from './block-plan';
 

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { type LadderRung, ladderRungSchema, rungHeight } from '../protocol/exercise';
 import type { Limb } from '../quantity/limb';
 

@@ -1,7 +1,6 @@
 import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import type { Pump } from './pump';
 
 /** A piece of kit without its name, and what to call it in the language of whoever sets the practice up. */

@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import type { PulseMethod } from '../occlusion-pressure/methods';
 import { LIMBS, type Limb, type LimbKind, limbKind, POSITIONS, type Position } from '../quantity/limb';
 import { makeLimb, type SimulatedLimb } from '../simulation/limb';

@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { toDecimals } from '../quantity/rounding';
 import type { PracticeCase, Trap } from './practice-case';
 

@@ -1,6 +1,5 @@
 import { MODEL, type Trainee } from '../forecast/fatigue-model';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { LIMBS, type Limb, type LimbKind, limbKind } from '../quantity/limb';
 import { roundDownToDivision } from '../quantity/rounding';
 import type { SignId } from '../session/signs';

@@ -77,7 +77,7 @@ export const newSessionRun: SessionRun = {
 export const cuffOn = ({ pump }: SessionRun): boolean => pump.pressureMmHg >= ON_FROM_MMHG;
 const ends = ({ id }: { id: PlayedSign }): boolean => SIGNS[id].level !== 'expected';
 
-/** The run after a action; one that makes no sense now changes nothing. */
+/** The run after an action; one that makes no sense now changes nothing. */
 export function doInSession(run: SessionRun, action: SessionAction): SessionRun {
   const pumped = (command: PumpCommand): SessionRun => ({ ...run, pump: commandPump(run.pump, command) });
   switch (action) {

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import type { Message } from '../message/message';
-import { length, msg } from '../message/message';
+import { length, type Message, msg } from '../message/message';
 import { type Limb, POSITION_NAMES, type Position, uprightness } from '../quantity/limb';
 import { tidy, toDecimals } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';

@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg, type Text } from '../message/message';
+import { type Message, msg, type Text } from '../message/message';
 import { SCHOOLS, type SchoolId } from '../protocol/schools';
 import { LIMB_KIND_NAMES, type LimbKind, limbKind } from '../quantity/limb';
 import { MS_PER_MINUTE } from '../quantity/units';

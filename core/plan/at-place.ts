@@ -1,8 +1,7 @@
 import type { Cuff } from '../cuff/cuff';
 import type { Strap } from '../kit/strap';
 import { LIMB_WEIGHT, type WeightKit } from '../load/weight-kit';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { LIMB_LABELS } from '../quantity/limb';
 import { isAt, PLACE_LABELS, type Place } from '../quantity/place';
 import type { Basis } from './basis';

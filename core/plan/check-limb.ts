@@ -1,7 +1,6 @@
 import type { Cuff } from '../cuff/cuff';
 import type { Finding, Fix } from '../findings/finding';
-import type { Message } from '../message/message';
-import { length, msg } from '../message/message';
+import { length, type Message, msg } from '../message/message';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
 import { expectedOcclusionPressureMmHg } from '../occlusion-pressure/plausibility';

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 
 /** Why somebody trains lighter today, though nothing holds the session (rule SCR-3). */
 export const WHY_LIGHTER = {

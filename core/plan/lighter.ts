@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { keepSets } from './cut-sets';
 import { LIGHTER_NAMES, type Lighter, WHY_LIGHTER } from './lighter-schema';
 import type { Plan } from './plan';

@@ -1,7 +1,6 @@
 import type { Derived } from '../derivation/derived';
 import type { Finding } from '../findings/finding';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import type { WorkMode } from '../protocol/work-mode';
 import { LIMB_LABELS, type Limb, limbKind } from '../quantity/limb';
 import { roundDownToDivision, toDecimals } from '../quantity/rounding';

@@ -1,6 +1,5 @@
 import type { Finding } from '../findings/finding';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { LIMB_LABELS, type Limb } from '../quantity/limb';
 import { roundDownToDivision, tidy } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';

@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { expandedUncertainty, type Gauge } from '../occlusion-pressure/estimate';
 import { METHODS, type PulseMethod } from '../occlusion-pressure/methods';
 import { type Spread, spreadOf, withoutSpread } from '../occlusion-pressure/practice-spread';

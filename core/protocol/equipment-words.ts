@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import type { Equipment } from './exercise';
 
 /** What loads an exercise, as it stands within a sentence. */

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { type Exercise, rungHeight } from './exercise';
 import type { Limbs } from './figure';
 import { JOINT_NAMES, jointSchema, type RangeJoint } from './joint-names';

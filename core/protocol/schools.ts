@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import type { LimbKind } from '../quantity/limb';
 import type { ProtocolId } from './protocols';
 

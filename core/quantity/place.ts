@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 
 const placeSchema = z.enum(['clinic', 'gym', 'home', 'travelling']);
 /** Where one trains, as far as it decides which kit is there. */

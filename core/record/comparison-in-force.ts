@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { type Comparison, comparisonDue, conditionsOn, drawnWords, lastDayOf } from '../outcomes/comparison';
 import { isSameFollowed } from '../outcomes/taken';
 import { type Day, dayAt } from '../quantity/days';

@@ -1,8 +1,7 @@
 import type { CoursePlan } from '../course/course-plan';
 import { nextInBlock } from '../course/follow-block';
 import { compareTurns, type Turn, turnInBlock, turnOf } from '../course/turn';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { dayAt, dayOf } from '../quantity/days';
 import { type BlockStanding, blockAsItStands } from './block-in-force';
 import type { ClientFacts, PrescriptionFact } from './facts';

@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 /** Figures of a rule by name; times in ms and shares of 1, where their names say so. */
 export type Figures = { readonly [name: string]: number | Figures };
 

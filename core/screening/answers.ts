@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 /** What people ask before and while they train, with an answer to hand over: general, careful, and without a promise. */
 export const ANSWERS: readonly { question: Message; answer: Message }[] = [
   {

@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 /** What is read with a person before they agree (rule SCR-6): headed paragraphs, in plain words. */
 export type ConsentText = { sections: readonly { heading: Message; lines: readonly Message[] }[] };
 

@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import type { Role } from '../access/permissions';
 import type { Finding } from '../findings/finding';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { RULES } from '../rules/catalogue';
 import { type BloodPressure, bloodPressureSchema, bloodPressureWords, holdsToday } from './blood-pressure';
 

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { MS_PER_MINUTE } from '../quantity/units';
 
 /** When in a spell of aerobic work a heart rate was: at a minute of it, or at its end (chapter 6). */

@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { ASKED_MINUTES, atMinute, type HeartRateMoment } from './heart-rate-moment';
 import type { HeartRateTrace } from './heart-rate-trace';
 import type { SetPlace } from './places';

@@ -1,7 +1,6 @@
 import { stepName } from '../cuff/mark-words';
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { isByFeel, type Plan } from '../plan/plan';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';

@@ -1,5 +1,4 @@
-import type { Message } from '../message/message';
-import { msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import type { Plan } from '../plan/plan';
 import { RULES } from '../rules/catalogue';
 import { inHand, isCuffedInHand } from './in-hand';

@@ -1,6 +1,5 @@
 import { v5 as uuidFrom } from 'uuid';
-import type { Message } from '#core/message/message';
-import { msg } from '#core/message/message';
+import { type Message, msg } from '#core/message/message';
 import { cutSets } from '#core/plan/cut-sets';
 import type { Plan } from '#core/plan/plan';
 import { readPlan } from '#core/plan/versions/read-plan';

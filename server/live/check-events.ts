@@ -1,5 +1,4 @@
-import type { Message } from '#core/message/message';
-import { msg } from '#core/message/message';
+import { type Message, msg } from '#core/message/message';
 import { EVENTS, type SessionEvent } from '#core/session/events';
 import type { SessionHead } from '../db/session-log';
 import { Problem } from '../problem';

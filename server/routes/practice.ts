@@ -15,8 +15,7 @@ import {
   templateSchema,
 } from '#contract/practice';
 import { mayDo, type Role } from '#core/access/permissions';
-import type { Message, Text } from '#core/message/message';
-import { msg } from '#core/message/message';
+import { type Message, msg, type Text } from '#core/message/message';
 import type { Measure } from '#core/outcomes/measure';
 import { changesFigures, MEASURES, type MeasureId, measureBook } from '#core/outcomes/measures';
 import { whyForClinicians } from '#core/plan/template-limits';

@@ -86,18 +86,23 @@ export type ViewFolder =
   | 'sign-in'
   | 'today';
 
+const loaded = new Set<ViewFolder>();
+
 /**
- * Loads what views say; call before one is imported, since its tables are made of messages as it is read.
+ * Loads what views say, once each; call before one is imported, since its tables are made of messages as it is read.
  */
 export async function speakOf(...views: readonly ViewFolder[]): Promise<void> {
-  if (catalogues === null) return;
+  const missing = views.filter((view) => !loaded.has(view));
+  // A person is pointed at often: what is there already is not loaded, and the page not drawn, again.
+  if (catalogues === null || missing.length === 0) return;
   const { ofViews } = catalogues;
-  const loaded = await Promise.all(
-    views.map((view) => {
+  const messages = await Promise.all(
+    missing.map((view) => {
       const load = ofViews[`../words/views/${view}/${i18n.locale}.po`];
       if (!load) throw new Error(`There is no catalogue of a view called ${view}: run npm run words.`);
       return load();
     }),
   );
-  i18n.load(i18n.locale, Object.assign({}, ...loaded));
+  i18n.load(i18n.locale, Object.assign({}, ...messages));
+  for (const view of missing) loaded.add(view);
 }

@@ -1,6 +1,7 @@
 import { i18n } from '@lingui/core';
 import type { Writing } from '#contract/writing';
 import type { Text } from '#core/message/message';
+import { DATE_ORDERS } from '#core/table/day';
 import { figureText, render, type Speaker } from '#language/render';
 
 let writing: Writing = { units: { mass: 'kg', length: 'cm' }, dateOrder: 'year-month-day' };
@@ -10,14 +11,8 @@ export function writeAs(practice: Writing): void {
   writing = practice;
 }
 
-const PARTS = { y: 0, m: 1, d: 2 } as const;
-const ORDERS: Record<string, readonly (keyof typeof PARTS)[]> = {
-  'day-month-year': ['d', 'm', 'y'],
-  'month-day-year': ['m', 'd', 'y'],
-};
-
 const speaker: Speaker = {
-  translate: (template, values) => i18n._(template, values, { message: template }),
+  translate: (template, values) => i18n._(template, values),
   get locale() {
     return i18n.locale;
   },
@@ -25,11 +20,10 @@ const speaker: Speaker = {
     return writing.units;
   },
   day: (isoDay) => {
-    const parts = isoDay.split('-');
-    return (
-      ORDERS[writing.dateOrder]?.map((part) => parts[PARTS[part]]).join(i18n.locale === 'de' ? '.' : '/') ??
-      isoDay
-    );
+    if (writing.dateOrder === 'year-month-day') return isoDay;
+    const [y = '', m = '', d = ''] = isoDay.split('-');
+    const { parts } = DATE_ORDERS[writing.dateOrder];
+    return parts.map((part) => ({ y, m, d })[part]).join(i18n.locale === 'de' ? '.' : '/');
   },
 };
 

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { markWords } from '#core/cuff/mark-words';
-import { capital } from '#core/message/message';
+import { capital, type Text } from '#core/message/message';
 import { type Plan, primingIn } from '#core/plan/plan';
 import type { Priming } from '#core/pressure/priming';
 import { intensityWords } from '#core/protocol/intensity';
@@ -16,7 +16,7 @@ import { clock, countdown } from '../parts/format';
 /** What happens now and what Space does, in the fewest words that can be read from three metres. */
 export type StepWords = { now: string; action: string | null; urgent?: boolean };
 
-const begun = (words: string): string => translate(capital(words));
+const begun = (words: Text): string => translate(capital(words));
 
 const RELEASE_WORDS: Record<Extract<NextStep, { do: 'release' }>['why'], string> = {
   limit: t`Deflate now: the limit is reached`,
@@ -116,7 +116,7 @@ export function promptWords(plan: Plan, step: NextStep, state: SessionState, now
   const isStrapped = inHand(plan, state)?.limbs.some(({ kind }) => kind === 'by-feel') ?? false;
   if (exercise?.mode === 'aerobic') {
     const pace = intensityWords(exercise.intensity ?? { by: 'talking' });
-    return t`${translate(capital(pace))}. Heart rate at minute 5, at 15 and at the end.`;
+    return t`${begun(pace)}. Heart rate at minute 5, at 15 and at the end.`;
   }
   if (
     step.do === 'inflate' &&

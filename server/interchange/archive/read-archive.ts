@@ -10,8 +10,7 @@ import {
 import { ARCHIVE_KIND_NAMES } from '#contract/archive-kind-names';
 import { ARCHIVE_ROWS, type ArchiveKind } from '#contract/archive-rows';
 import { messageOf } from '#core/message/issue';
-import type { Message } from '#core/message/message';
-import { msg } from '#core/message/message';
+import { type Message, msg } from '#core/message/message';
 import { MessageError } from '#core/message/message-error';
 import { isStorable } from '../../storable';
 import { fingerprintOf, isSignedBy } from './site-key';

@@ -1,7 +1,6 @@
 import type { TakenIn } from '#contract/archive';
 import type { ArchiveKind } from '#contract/archive-rows';
-import type { Message } from '#core/message/message';
-import { msg } from '#core/message/message';
+import { type Message, msg } from '#core/message/message';
 import { type AuditNote, writeAudit } from '../../db/audit';
 import { isForeignKeyClash, type Prepare } from '../../db/sqlite';
 import { recountSuperseded } from '../../db/superseded';
