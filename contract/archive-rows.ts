@@ -246,7 +246,7 @@ export const ARCHIVE_ROWS = {
     what: text,
     done: text,
     outcome: text,
-    told: text,
+    notified: text,
     practitionerId: id,
     writtenAtMs: atMs,
   }),

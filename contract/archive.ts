@@ -78,14 +78,14 @@ export type ArchiveMatches = z.infer<typeof archiveMatchesSchema>;
 export type SiteFingerprint = { fingerprint: string };
 
 /** Something that was taken in at once, and can be taken back at once. */
-export type TakenIn = {
+export type ImportBatch = {
   id: string;
   atMs: number;
   practitionerId: string;
   /** What came in, in words: the name of the file, or what of a table. */
   words: Text;
   rows: number;
-  takenBackAtMs: number | null;
+  undoneAtMs: number | null;
 };
 
 /** The JSON Schema of a line, as docs/archive.schema.json says it. */

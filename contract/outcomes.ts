@@ -45,7 +45,7 @@ export const newAdverseEventSchema = z.object({
   what: z.string().trim().min(1, msg('Say what happened.')).max(500, msg('At most 500 letters.')),
   done: z.string().trim().min(1, msg('Say what was done.')).max(500, msg('At most 500 letters.')),
   outcome: z.string().trim().max(500, msg('At most 500 letters.')),
-  told: z.string().trim().min(1, msg('Say who was told.')).max(200, msg('At most 200 letters.')),
+  notified: z.string().trim().min(1, msg('Say who was notified.')).max(200, msg('At most 200 letters.')),
 });
 export type NewAdverseEvent = z.infer<typeof newAdverseEventSchema>;
 export type AdverseEvent = NewAdverseEvent & { practitionerId: string; writtenAtMs: number };

@@ -47,8 +47,8 @@ export type PracticeBench = {
 export const newSessionAttemptSchema = z.object({
   seed,
   endMs: z.number().int().min(0).max(1_200_000, msg('An attempt ends after 20 minutes.')),
-  /** Called so in records that are kept: what was done, in its order. */
-  deeds: z
+  /** In their order. */
+  actions: z
     .array(z.object({ atMs: z.number().int().min(0).max(1_200_000), do: z.enum(SESSION_ACTIONS) }))
     .max(2_000)
     .refine((actions) => actions.every(({ atMs }, place) => atMs >= (actions[place - 1]?.atMs ?? 0)), {

@@ -30,7 +30,7 @@ export type Course = {
   sign?: {
     session: number;
     sign: SignId;
-    adverse?: { what: string; done: string; outcome: string; told: string };
+    adverse?: { what: string; done: string; outcome: string; notified: string };
   };
   /** A marked strap in the place of a cuff, with the mark that feels right. */
   strap?: { strapId: string; mark: number };
@@ -194,7 +194,7 @@ export const COURSES: Course[] = [
         what: 'A bruise of 6 cm under the edge of the cuff',
         done: 'Released, cuff moved up, skin covered',
         outcome: 'Gone after nine days',
-        told: 'The client and Dr Imke Sallowby',
+        notified: 'The client and Dr Imke Sallowby',
       },
     },
   },

@@ -297,7 +297,7 @@ function blockOf({ name, perWeek }: Course, { facts }: ClientRecord, nowMs: numb
       perWeek,
       timesADay: 1,
       available: perWeek === 3 ? [0, 2, 4] : [0, 1, 2, 3, 4, 5, 6],
-      besideHeavy: 'apart',
+      onHeavyDays: 'apart',
     })),
     heavy: [],
     deload: null,

@@ -14,7 +14,7 @@ import type { CoursePlanChoice } from '#core/course/course-plan';
 import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { Taken } from '#core/outcomes/taken';
 import type { GoalId } from '#core/plan/goals';
-import type { PlannedBeside } from '#core/protocol/beside';
+import type { PlannedAdjunct } from '#core/protocol/adjunct';
 import type { Intensity } from '#core/protocol/intensity';
 import type { TempoId } from '#core/protocol/tempo';
 import type { Limb } from '#core/quantity/limb';
@@ -27,7 +27,7 @@ export type PrescribeWish = {
   percentLop?: number;
   tempoId?: TempoId;
   together?: boolean;
-  sitting?: PlannedBeside[];
+  sitting?: PlannedAdjunct[];
   /** How hard aerobic work is. */
   intensity?: Intensity;
   /** The plan it is the first or next version of; unless it is said, one named after its limbs, for any day. */
@@ -386,7 +386,7 @@ const ingrith: DemoPerson = {
 const eightWeeks = (startsOn: string, coursePlanId: string): BlockWish => ({
   startsOn,
   weeks: 8,
-  lines: [{ coursePlanId, perWeek: 2, timesADay: 1, available: [0, 1, 2, 3, 4], besideHeavy: 'apart' }],
+  lines: [{ coursePlanId, perWeek: 2, timesADay: 1, available: [0, 1, 2, 3, 4], onHeavyDays: 'apart' }],
   heavy: [2],
   deload: { everyWeeks: 4, setsPercent: 50 },
   loadRisePoints: 1,

@@ -14,7 +14,7 @@ const NOT_PICTURED = [
   'at home',
   'explain',
   'guide',
-  'in-and-out',
+  'import-export',
   'log',
   'measures',
   'paper',

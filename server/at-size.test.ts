@@ -239,7 +239,7 @@ describe('a practice of some size', () => {
     const before = await all();
     expect(before.length).toBeGreaterThan(PEOPLE);
     const tables = ['screening', 'day_check', 'girth', 'tightness', 'lop', 'strength_test', 'prescription'];
-    for (const table of [...tables, 'programme', 'session']) {
+    for (const table of [...tables, 'block', 'session']) {
       await orm.em.getConnection().execute(`update ${table} set superseded = 0`);
     }
     // Worked out anew, by a server that has just started.

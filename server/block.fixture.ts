@@ -15,7 +15,7 @@ export function blockFor(
     startsOn: isoOf(Math.floor(judgedAtMs / DAY_MS)),
     weeks: 4,
     lines: [
-      { coursePlanId, perWeek: 2, timesADay: 1, available: [0, 1, 2, 3, 4, 5, 6], besideHeavy: 'either' },
+      { coursePlanId, perWeek: 2, timesADay: 1, available: [0, 1, 2, 3, 4, 5, 6], onHeavyDays: 'either' },
     ],
     heavy: [],
     deload: null,

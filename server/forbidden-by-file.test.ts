@@ -32,7 +32,7 @@ describe('what keeps a session shut, brought to another practice by file', () =>
     const here = await recordOf(api, person);
     const { facts } = await recordOf(there, person);
     for (const { id, cause } of facts.holds)
-      if (cause.startsWith('taken-in'))
+      if (cause.startsWith('import'))
         await there.post(`/clients/${person.client.id}/holds/${id}/lift`, {
           reason: 'Looked through with them',
         });

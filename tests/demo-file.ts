@@ -35,7 +35,7 @@ function makeDemoFile(): string {
   });
   if (status !== 0) throw new Error('The demo practice did not load.');
   renameSync(made, file);
-  for (const beside of ['-lock', '-wal', '-shm']) rmSync(`${made}${beside}`, { force: true });
+  for (const suffix of ['-lock', '-wal', '-shm']) rmSync(`${made}${suffix}`, { force: true });
   const madeMs = (name: string) => statSync(`${KEPT_IN}/${name}`).mtimeMs;
   const kept = readdirSync(KEPT_IN).filter((name) => name.endsWith('.sqlite'));
   for (const old of kept.sort((a, b) => madeMs(b) - madeMs(a)).slice(MOST_KEPT)) rmSync(`${KEPT_IN}/${old}`);

@@ -5,7 +5,7 @@ import { readSessionFile } from '#core/session/session-file';
 import { chooseLink, expect, inDemonstration, openPerson, pick, pressKey, test } from './nervato';
 import { Weeks } from './weeks';
 
-const beside = (page: Page, what: 'Outcomes' | 'Log') =>
+const openTab = (page: Page, what: 'Outcomes' | 'Log') =>
   page
     .getByRole('navigation', { name: 'Chain' })
     .getByRole('link', { name: new RegExp(`^${what}`) })
@@ -31,7 +31,7 @@ inDemonstration('from baseline to report over eight weeks', async ({ page }) => 
     await page.getByLabel('Starts on', { exact: true }).fill(await weeks.tomorrow());
     await page.getByRole('button', { name: 'Keep the block' }).click();
     await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
-    await beside(page, 'Outcomes');
+    await openTab(page, 'Outcomes');
     await pick(page.getByLabel('Measure', { exact: true }), 'Calf girth');
     await take(page, [37.1, 37.3]);
     // The other side is next by itself.
@@ -43,7 +43,7 @@ inDemonstration('from baseline to report over eight weeks', async ({ page }) => 
   await inDemonstration.step('midway it is due again', async () => {
     await weeks.live(29, async () => ({ comes: true, effort: 7, jointPain: 0 }));
     await openPerson(page, 'Lavinia Oakhurst');
-    await beside(page, 'Outcomes');
+    await openTab(page, 'Outcomes');
     const due = page.getByRole('region', { name: 'Due' });
     await expect(due).toContainText('midway');
     await due.getByRole('button', { name: 'Calf girth, left thigh' }).click();
@@ -55,7 +55,7 @@ inDemonstration('from baseline to report over eight weeks', async ({ page }) => 
     await weeks.liveTheBlock(async () => ({ comes: true, effort: 7, jointPain: 0 }));
     await weeks.live(4, async () => ({ comes: false, effort: 7, jointPain: 0 }));
     await openPerson(page, 'Lavinia Oakhurst');
-    await beside(page, 'Outcomes');
+    await openTab(page, 'Outcomes');
     await expect(page.getByRole('region', { name: 'Due' })).toContainText('after the block');
     await page
       .getByRole('region', { name: 'Due' })
@@ -102,7 +102,7 @@ test('the person answers on a screen that is handed over, and nothing else can b
 }) => {
   await page.goto('/');
   await openPerson(page, 'Odalys Ferrant');
-  await beside(page, 'Outcomes');
+  await openTab(page, 'Outcomes');
   await pick(page.getByLabel('Measure', { exact: true }), 'First activity of their own');
   await page.getByRole('button', { name: 'Hand the screen over and ask' }).click();
   await expect(page.getByText('say it, so that next time is the same')).toBeVisible();
@@ -138,7 +138,7 @@ test('a practice describes its own measure, takes it, and compares with the cuff
   );
 
   await openPerson(page, 'Gideon Ashgrove');
-  await beside(page, 'Outcomes');
+  await openTab(page, 'Outcomes');
   await pick(page.getByLabel('Measure', { exact: true }), 'Hop for distance');
   await take(page, [120, 126.5]);
   await expect(page.getByRole('list', { name: 'What changed' })).toContainText(
@@ -168,7 +168,7 @@ test('the log has every session, adds up by limb and muscle, finds, and a set op
 }) => {
   await page.goto('/');
   await openPerson(page, 'Rufus Tarnholm');
-  await beside(page, 'Log');
+  await openTab(page, 'Log');
   const inAll = page.getByRole('region', { name: 'In all' });
   await expect(inAll).toContainText('675 of 675');
   await inAll.getByText('By limb and muscle').click();
@@ -189,7 +189,7 @@ test('the log has every session, adds up by limb and muscle, finds, and a set op
 test('what went wrong is written down from its session, and counted without a name', async ({ page }) => {
   await page.goto('/');
   await openPerson(page, 'Nerys Coldbrook');
-  await beside(page, 'Outcomes');
+  await openTab(page, 'Outcomes');
   await expect(page.getByRole('region', { name: 'Adverse events' })).toContainText('A bruise of 6 cm');
   await page.getByRole('link', { name: 'The practice', exact: true }).click();
   await expect(page.getByRole('list', { name: 'Who needs somebody' })).toContainText('Ivo Brackenridge');

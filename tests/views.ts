@@ -26,7 +26,7 @@ const bench =
     await expect(page.getByText(ready).first()).toBeVisible();
   };
 
-const besideTheChain =
+const outsideTheChain =
   (person: string, what: string, ready: string): View['open'] =>
   async (page) => {
     await openPerson(page, person);
@@ -162,7 +162,7 @@ export const VIEWS: View[] = [
     },
   },
   { name: 'at home', open: atHome },
-  { name: 'entries', open: besideTheChain('Odalys Ferrant', 'Record', 'Who did what, and who looked') },
+  { name: 'entries', open: outsideTheChain('Odalys Ferrant', 'Record', 'Who did what, and who looked') },
   { name: 'accounts', open: ofThePractice('Who may sign in', 'signs in as tobias') },
   { name: 'audit', open: ofThePractice('Who did what', 'Signed in') },
   {
@@ -278,12 +278,12 @@ export const VIEWS: View[] = [
   },
   { name: 'floor', open: floor },
   { name: 'record', open: aRecord },
-  { name: 'outcomes', open: besideTheChain('Eskil Rowanwood', 'Outcomes', 'Pain on the provoking test') },
-  { name: 'log', open: besideTheChain('Birgitta Somerhall', 'Log', 'Occluded in all') },
+  { name: 'outcomes', open: outsideTheChain('Eskil Rowanwood', 'Outcomes', 'Pain on the provoking test') },
+  { name: 'log', open: outsideTheChain('Birgitta Somerhall', 'Log', 'Occluded in all') },
   {
     name: 'report',
     open: async (page) => {
-      await besideTheChain('Eskil Rowanwood', 'Outcomes', 'Pain on the provoking test')(page);
+      await outsideTheChain('Eskil Rowanwood', 'Outcomes', 'Pain on the provoking test')(page);
       await page.getByRole('link', { name: /^Report for them/ }).click();
       await expect(page.getByText('Not issued yet')).toBeVisible();
     },
@@ -320,7 +320,7 @@ export const VIEWS: View[] = [
       await expect(page.getByRole('form', { name: 'Add a measure' })).toBeVisible();
     },
   },
-  { name: 'in-and-out', open: bringATable },
+  { name: 'import-export', open: bringATable },
   {
     name: 'paper',
     open: async (page) => {

@@ -51,7 +51,11 @@ const WeekView = lazyView(() => import('./views/safety/WeekView'), 'WeekView', '
 const RespondersView = lazyView(() => import('./views/safety/RespondersView'), 'RespondersView', 'safety');
 const MeasuresView = lazyView(() => import('./views/measures/MeasuresView'), 'MeasuresView', 'measures');
 const PapersView = lazyView(() => import('./views/papers/PapersView'), 'PapersView', 'papers');
-const InAndOutView = lazyView(() => import('./views/in-and-out/InAndOutView'), 'InAndOutView', 'in-and-out');
+const ImportExportView = lazyView(
+  () => import('./views/import-export/ImportExportView'),
+  'ImportExportView',
+  'import-export',
+);
 const AccountView = lazyView(() => import('./views/account/AccountView'), 'AccountView', 'account');
 const AccountsView = lazyView(() => import('./views/account/AccountsView'), 'AccountsView', 'account');
 const ArchivedView = lazyView(() => import('./views/archived/ArchivedView'), 'ArchivedView', 'archived');
@@ -128,7 +132,7 @@ function startApp(): void {
                   <Route path="accounts" element={<AccountsView />} />
                   <Route path="audit" element={<AuditView />} />
                   <Route path="audit/:clientId" element={<AuditView />} />
-                  <Route path="in-and-out" element={<InAndOutView />} />
+                  <Route path="import-export" element={<ImportExportView />} />
                   <Route path="sessions/:sessionId" element={<SessionSheet />} />
                   <Route path="*" element={<NotFound />} />
                 </Route>

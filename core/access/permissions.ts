@@ -43,7 +43,7 @@ export const PERMISSIONS = {
   'erase-person': { words: msg('have a person forgotten'), by: ['owner'] },
   'take-person-out': { words: msg('take a person out'), by: ['clinician', 'owner'] },
   'take-practice-out': { words: msg('take the practice out'), by: ['owner'] },
-  'take-in': { words: msg('take records in'), by: ['clinician', 'owner'] },
+  import: { words: msg('take records in'), by: ['clinician', 'owner'] },
   'read-audit-of-person': { words: msg('read who did what to a record'), by: ['clinician', 'owner'] },
   'read-audit': { words: msg('read who did what in the practice'), by: ['owner'] },
   'keep-accounts': { words: msg('open, change and end accounts'), by: ['owner'] },

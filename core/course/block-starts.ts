@@ -11,7 +11,7 @@ type Start = {
   /** How often a day passive work is done; it is done daily in every block. */
   passiveADay: number;
   heavy: readonly number[];
-  besideHeavy: BlockLine['besideHeavy'];
+  onHeavyDays: BlockLine['onHeavyDays'];
   deload: BlockWish['deload'];
   loadRisePoints: number;
 };
@@ -21,7 +21,7 @@ const USUAL = {
   perWeek: 2,
   passiveADay: 1,
   heavy: [],
-  besideHeavy: 'apart',
+  onHeavyDays: 'apart',
   deload: null,
   loadRisePoints: 0,
 } satisfies Omit<Start, 'label' | 'words'>;
@@ -56,7 +56,7 @@ export const BLOCK_STARTS = {
       'After the main lifts: curl and triceps on upper days, quadriceps and hamstrings on lower days (PRO-4).',
     ),
     heavy: [0, 1, 3, 4],
-    besideHeavy: 'finisher',
+    onHeavyDays: 'finisher',
     deload: { everyWeeks: 4, setsPercent: 60 },
   },
   deload: {
@@ -126,7 +126,7 @@ export function startBlock(
         perWeek: isPassive ? 7 : start.perWeek,
         timesADay: isPassive ? start.passiveADay : 1,
         available: isPassive ? ANY_DAY : WORKING_DAYS,
-        besideHeavy: isPassive ? 'either' : start.besideHeavy,
+        onHeavyDays: isPassive ? 'either' : start.onHeavyDays,
       };
     }),
     heavy: [...start.heavy],

@@ -69,7 +69,7 @@ const line = (coursePlanId: string, changes: Partial<BlockLine> = {}): BlockLine
   perWeek: 2,
   timesADay: 1,
   available: [0, 1, 2, 3, 4, 5, 6],
-  besideHeavy: 'apart',
+  onHeavyDays: 'apart',
   ...changes,
 });
 const wishOf = (lines: BlockLine[], changes: Partial<BlockWish> = {}): BlockWish => ({
@@ -120,7 +120,7 @@ describe('placing a block (PRO-3, PRO-4)', () => {
   });
 
   it('puts a finisher on heavy days and the other plan apart from them', () => {
-    const lines = [line('lower'), line('arms', { besideHeavy: 'finisher' })];
+    const lines = [line('lower'), line('arms', { onHeavyDays: 'finisher' })];
     const { sessions } = placeBlock(wishOf(lines, { heavy: [1, 4] }), PLANS);
     expect(
       new Set(
@@ -132,7 +132,7 @@ describe('placing a block (PRO-3, PRO-4)', () => {
       .map(({ day }) => weekdayOf(day));
     expect(legDays.some((weekday) => [1, 4].includes(weekday))).toBe(false);
     const either = placeBlock(
-      wishOf([line('lower', { besideHeavy: 'either', available: [1, 4] })], { heavy: [1, 4] }),
+      wishOf([line('lower', { onHeavyDays: 'either', available: [1, 4] })], { heavy: [1, 4] }),
       PLANS,
     );
     expect(either.sessions).toHaveLength(8);
@@ -215,7 +215,7 @@ const anyLine = (id: string) =>
     perWeek: fc.integer({ min: 1, max: id === 'passive' ? 7 : 4 }),
     timesADay: fc.integer({ min: 1, max: id === 'passive' ? 3 : 1 }),
     available: fc.subarray([0, 1, 2, 3, 4, 5, 6], { minLength: 1 }),
-    besideHeavy: fc.constantFrom('apart', 'finisher', 'either'),
+    onHeavyDays: fc.constantFrom('apart', 'finisher', 'either'),
   } as const);
 const anyWish: fc.Arbitrary<BlockWish> = fc
   .subarray(['lower', 'curl', 'press', 'arms', 'passive'], { minLength: 1 })
@@ -460,6 +460,9 @@ describe('a kept block', () => {
   it('is read in the shape of now; one of bare days becomes one of the plan there is', () => {
     const block = blockOf(wish);
     expect(readBlock(block, null)).toEqual(block);
+    const renamed = JSON.parse(JSON.stringify(block).replaceAll('"onHeavyDays"', '"besideHeavy"'));
+    expect(renamed).not.toEqual(block);
+    expect(readBlock(renamed, null)).toEqual(block);
     const { lines: _, deload: __, loadRisePoints: ___, ...rest } = wish;
     const old = {
       wish: {
@@ -476,7 +479,7 @@ describe('a kept block', () => {
     const read = readBlock(old, 'lower');
     expect(blockSchema.safeParse(read).success).toBe(true);
     expect(read?.wish.lines).toEqual([
-      line('lower', { perWeek: 3, available: [0, 2], besideHeavy: 'finisher' }),
+      line('lower', { perWeek: 3, available: [0, 2], onHeavyDays: 'finisher' }),
     ]);
     expect(read?.wish.deload).toEqual({ everyWeeks: 4, setsPercent: 60 });
     expect(read?.sessions.at(-1)).toEqual({ day: '2026-05-06', coursePlanId: 'lower' });

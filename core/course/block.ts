@@ -17,7 +17,7 @@ export const blockLineSchema = z.object({
     .min(1, msg('At least once.'))
     .max(3, msg('At most three times a day.')),
   available: z.array(weekdaySchema).min(1, msg('Choose at least one weekday.')).max(7),
-  besideHeavy: z.enum(['apart', 'finisher', 'either']),
+  onHeavyDays: z.enum(['apart', 'finisher', 'either']),
 });
 export type BlockLine = z.infer<typeof blockLineSchema>;
 

@@ -15,7 +15,7 @@ const place = (changes: Partial<Constraints> = {}) =>
     perWeek: 2,
     available: EVERY_DAY,
     heavy: [],
-    besideHeavy: 'apart',
+    onHeavyDays: 'apart',
     daysOff: [],
     done: [],
     fromDay: MONDAY,
@@ -67,11 +67,11 @@ describe('placing sessions (PRO-3, PRO-4)', () => {
     expect(offsets({ heavy: [1] })).toEqual([2, 5]);
     // Heavy on Monday: the Sunday before it is the one to be kept free.
     expect(offsets({ heavy: [0], available: [3, 6, 5] })).toEqual([3, 5]);
-    expect(offsets({ heavy: [1, 4], besideHeavy: 'finisher' })).toEqual([1, 4]);
+    expect(offsets({ heavy: [1, 4], onHeavyDays: 'finisher' })).toEqual([1, 4]);
     // With no heavy day to finish, any day serves.
-    expect(offsets({ heavy: [], besideHeavy: 'finisher' })).toEqual([0, 3]);
+    expect(offsets({ heavy: [], onHeavyDays: 'finisher' })).toEqual([0, 3]);
     // A finisher minds no heavy day after it.
-    expect(offsets({ heavy: [1, 2, 5], besideHeavy: 'finisher' })).toEqual([1, 5]);
+    expect(offsets({ heavy: [1, 2, 5], onHeavyDays: 'finisher' })).toEqual([1, 5]);
   });
 
   it('counts what is done in its own week, and plans nothing in a week that is over', () => {
@@ -104,7 +104,7 @@ describe('placing sessions (PRO-3, PRO-4)', () => {
       'Week 1: 2 of 3 sessions fit (open on Mon, Thu).',
     ]);
     expect(
-      englishOf(words({ available: [0, 2, 4], perWeek: 3, heavy: [2, 4], besideHeavy: 'finisher' })),
+      englishOf(words({ available: [0, 2, 4], perWeek: 3, heavy: [2, 4], onHeavyDays: 'finisher' })),
     ).toEqual(['Week 1: 2 of 3 sessions fit (open on Mon, Wed, Fri; only on heavy days (Wed, Fri)).']);
     const running = { available: [5, 6], weeks: 2 };
     expect(englishOf(words(running))).toEqual([

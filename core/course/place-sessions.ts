@@ -10,7 +10,7 @@ export type Constraints = {
   available: readonly number[];
   /** Weekdays of heavy training, and whether sessions keep apart from them or finish them (rule PRO-4). */
   heavy: readonly number[];
-  besideHeavy: 'apart' | 'finisher';
+  onHeavyDays: 'apart' | 'finisher';
   daysOff: readonly Day[];
   /** Sessions already done; they stay and count. */
   done: readonly Day[];
@@ -29,7 +29,7 @@ export type Unmet = { week: number; message: Message; rule: RuleId };
 
 export type Placement = { days: Day[]; unmet: Unmet[] };
 
-const COST = { fourInSeven: 1_000, nextDay: 20, besideHeavyDay: 4, moved: 3, perDayOffEven: 1 };
+const COST = { fourInSeven: 1_000, nextDay: 20, nextToHeavyDay: 4, moved: 3, perDayOffEven: 1 };
 const MOST_IN_SEVEN = RULES['PRO-3'].figures.mostPerWeek;
 
 /** One way to fill a week: its days, in order. */
@@ -65,12 +65,12 @@ export function placeSessions(constraints: Constraints): Placement {
 
 /** Days of a week on which a session may fall. */
 export function allowedDays(constraints: Constraints, firstDay: Day): Day[] {
-  const { available, heavy, besideHeavy, daysOff, fromDay, taken = [] } = constraints;
+  const { available, heavy, onHeavyDays, daysOff, fromDay, taken = [] } = constraints;
   return Array.from({ length: 7 }, (_, i) => firstDay + i).filter((day) => {
     const weekday = weekdayOf(day);
     if (day < fromDay || daysOff.includes(day) || taken.includes(day) || !available.includes(weekday))
       return false;
-    return besideHeavy === 'finisher'
+    return onHeavyDays === 'finisher'
       ? heavy.length === 0 || heavy.includes(weekday)
       : !heavy.includes(weekday);
   });
@@ -103,7 +103,7 @@ const cheapest = (paths: readonly Path[]): Path =>
 function costOf(
   fill: Fill,
   earlier: readonly Day[],
-  { perWeek, heavy, besideHeavy, kept, fromDay, taken = [], isDaily }: Constraints,
+  { perWeek, heavy, onHeavyDays, kept, fromDay, taken = [], isDaily }: Constraints,
 ): number {
   const even = 7 / perWeek;
   const days = [...earlier.slice(-MOST_IN_SEVEN), ...fill];
@@ -119,7 +119,7 @@ function costOf(
       if (gap === 1) cost += COST.nextDay;
     }
     const weekday = weekdayOf(day);
-    if (besideHeavy === 'apart' && heavy.includes((weekday + 1) % 7)) cost += COST.besideHeavyDay;
+    if (onHeavyDays === 'apart' && heavy.includes((weekday + 1) % 7)) cost += COST.nextToHeavyDay;
     if (taken.includes(day - 1) || taken.includes(day + 1)) cost += COST.nextDay;
     if (kept.length > 0 && day >= fromDay && !kept.includes(day)) cost += COST.moved;
   }
@@ -149,9 +149,9 @@ function shortfall(week: number, placed: number, perWeek: number, constraints: C
   };
 }
 
-function heavyDays({ besideHeavy, heavy }: Constraints): Message {
+function heavyDays({ onHeavyDays, heavy }: Constraints): Message {
   const values = { heavy: weekdaysText(heavy) };
-  return besideHeavy === 'apart'
+  return onHeavyDays === 'apart'
     ? msg('not on heavy days ({heavy})', values)
     : msg('only on heavy days ({heavy})', values);
 }

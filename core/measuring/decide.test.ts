@@ -43,7 +43,7 @@ describe('measuring with two keys (LOP-2, LOP-3)', () => {
     const gone = pressed(measuringAt(LYING), oneTrial.slice(0, 1));
     expect(handAt(gone, 11)).toMatchObject({ phase: 'falling', stepMmHg: 4, trials: [] });
     const { state, effects } = decideMeasuring(gone, next, kit(), at(172), T + 20_000);
-    expect(effects).toEqual(['let-down']);
+    expect(effects).toEqual(['deflate']);
     expect(handAt(state, 20)).toMatchObject({
       phase: 'recovering',
       recoveryLeftMs: 60_000,
@@ -56,7 +56,7 @@ describe('measuring with two keys (LOP-2, LOP-3)', () => {
     const app = kit({ reads: 'app' });
     const taken = pressed(measuringAt(LYING), oneTrial, app);
     expect(handAt(taken, 20, app).phase).toBe('deflate');
-    expect(decideMeasuring(taken, next, app, at(172), T)).toMatchObject({ effects: ['let-down'] });
+    expect(decideMeasuring(taken, next, app, at(172), T)).toMatchObject({ effects: ['deflate'] });
     const still = pressed(taken, [[40, { do: 'read' }, 25]], app);
     expect(handAt(still, 26, app).phase).toBe('deflate');
     const free = pressed(still, [[3, { do: 'read' }, 30]], app);

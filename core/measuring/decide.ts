@@ -17,7 +17,7 @@ export type MeasuringIntent =
   /** The pressure of the place in hand is on record. */
   | { do: 'recorded' };
 
-export type MeasuringEffect = 'let-down' | 'measure';
+export type MeasuringEffect = 'deflate' | 'measure';
 
 export type MeasuringDecision = { state: Measuring; effects: MeasuringEffect[] };
 
@@ -53,7 +53,7 @@ function next(state: Measuring, kit: Kit, reading: Reading, nowMs: number): Meas
   const { phase, current, rows } = measuringInHand(state, kit, reading, nowMs);
   const row = current === null ? undefined : rows[current];
   const pressure = String(Math.round(reading.pressureMmHg));
-  if (phase === 'deflate') return { state, effects: ['let-down'] };
+  if (phase === 'deflate') return { state, effects: ['deflate'] };
   if (phase === 'automatic') {
     return kit.reads === 'app'
       ? { state, effects: ['measure'] }
@@ -82,7 +82,7 @@ function trialTaken(state: Measuring, { reads }: Kit, nowMs: number): MeasuringD
   const { limb } = state.at;
   return reads === 'app'
     ? { state: { ...state, toDeflate: limb }, effects: [] }
-    : { state: { ...state, downAtMs: { ...state.downAtMs, [limb]: nowMs } }, effects: ['let-down'] };
+    : { state: { ...state, downAtMs: { ...state.downAtMs, [limb]: nowMs } }, effects: ['deflate'] };
 }
 
 /** The 60 s of free flow count from the moment the cuff is really down (rule LOP-3). */

@@ -1,4 +1,4 @@
-import type { Beside } from '../protocol/beside';
+import type { Adjunct } from '../protocol/adjunct';
 import { toDecimals } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 
@@ -11,7 +11,7 @@ export type SwellingChange = {
   isReal: boolean;
 };
 
-type Noted = { atMs: number; what: Beside; words: string; girthCm?: number | undefined };
+type Noted = { atMs: number; what: Adjunct; words: string; girthCm?: number | undefined };
 
 /** Two girths of nothing that changed differ by less than this 95 times in 100, in cm (rule OUT-2). */
 const SMALLEST_REAL_CM = 1.96 * Math.SQRT2 * RULES['OUT-1'].figures.girthErrorCm;

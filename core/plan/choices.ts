@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { msg } from '../message/message';
 import { primingSchema } from '../pressure/priming';
-import { sittingSchema } from '../protocol/beside';
+import { sittingSchema } from '../protocol/adjunct';
 import { intensitySchema } from '../protocol/intensity';
 import { PROTOCOLS, type ProtocolId, protocolIdSchema } from '../protocol/protocols';
 import { schoolIdSchema } from '../protocol/schools';

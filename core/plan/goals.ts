@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { capital, type Message, msg } from '../message/message';
-import type { PlannedBeside } from '../protocol/beside';
+import type { PlannedAdjunct } from '../protocol/adjunct';
 import type { LadderRung, Rung } from '../protocol/exercise';
 import type { ProtocolId } from '../protocol/protocols';
 import type { RuleId } from '../rules/catalogue';
@@ -33,7 +33,7 @@ export type Goal = {
   word: Message;
   rule: RuleId;
   /** What usually belongs to the sitting besides. */
-  sitting?: readonly PlannedBeside[];
+  sitting?: readonly PlannedAdjunct[];
 };
 
 export const GOALS: Record<GoalId, Goal> = {

@@ -1,5 +1,5 @@
 import { list, type Message, mass, msg, type Text } from '../message/message';
-import { besideName } from '../protocol/beside';
+import { adjunctName } from '../protocol/adjunct';
 import { isEqual } from '../quantity/is-equal';
 import { LIMB_NAMES } from '../quantity/limb';
 import { exerciseWords, isMeasured, type Plan, type PlannedExercise, plannedKg, targetWords } from './plan';
@@ -41,11 +41,7 @@ export function planChanges(before: Plan, after: Plan): Message[] {
   });
   return [
     ...exercises,
-    ...changed(
-      (values) => msg('Beside the cuff: {was} → {is}.', values),
-      sittingText(before),
-      sittingText(after),
-    ),
+    ...changed((values) => msg('Adjuncts: {was} → {is}.', values), sittingText(before), sittingText(after)),
   ];
 }
 
@@ -59,8 +55,8 @@ const sittingText = ({ sitting = [] }: Plan): Message =>
     : list(
         sitting.map((one) =>
           one.when === 'before'
-            ? msg('before it {beside}', { beside: besideName(one) })
-            : msg('after it {beside}', { beside: besideName(one) }),
+            ? msg('before it {adjunct}', { adjunct: adjunctName(one) })
+            : msg('after it {adjunct}', { adjunct: adjunctName(one) }),
         ),
         ', ',
       );

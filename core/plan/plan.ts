@@ -3,7 +3,7 @@ import type { Derived } from '../derivation/derived';
 import { list, type Message, msg, type Text } from '../message/message';
 import { shareOfTarget } from '../pressure/cycles';
 import { type Priming, USUAL_PRIMING } from '../pressure/priming';
-import type { PlannedBeside } from '../protocol/beside';
+import type { PlannedAdjunct } from '../protocol/adjunct';
 import type { ExerciseId } from '../protocol/exercises';
 import type { Intensity } from '../protocol/intensity';
 import type { ProtocolId } from '../protocol/protocols';
@@ -141,7 +141,7 @@ export type Plan = {
   schoolId: SchoolId;
   exercises: PlannedExercise[];
   /** What belongs to the sitting before and after the cuff (rule PRO-4). */
-  sitting?: PlannedBeside[] | undefined;
+  sitting?: PlannedAdjunct[] | undefined;
   /** Of a session: what was made lighter that day (rule SCR-3); the signed plan has none. */
   today?: Lighter | undefined;
 };

@@ -34,7 +34,7 @@ describe('a sitting', () => {
     const [without, withIt] = [composeSession(alone, basis).plan, composeSession(FINISHER, basis).plan];
     expect(choicesOf(without)).not.toHaveProperty('sitting');
     expect(englishOf(planChanges(without, withIt))).toEqual([
-      'Beside the cuff: nothing → before it a heavy lift: back squat 3 × 5, after it ice.',
+      'Adjuncts: nothing → before it a heavy lift: back squat 3 × 5, after it ice.',
     ]);
     expect(planChanges(withIt, withIt)).toEqual([]);
   });

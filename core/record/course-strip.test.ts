@@ -29,7 +29,7 @@ const block: BlockFact = {
         perWeek: 2,
         timesADay: 1,
         available: [0, 1, 2, 3, 4, 5, 6],
-        besideHeavy: 'apart',
+        onHeavyDays: 'apart',
       },
     ],
     heavy: [],

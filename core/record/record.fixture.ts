@@ -140,7 +140,7 @@ export const testBlock = (
         perWeek: 2,
         timesADay: 1,
         available: [0, 1, 2, 3, 4, 5, 6],
-        besideHeavy: 'either',
+        onHeavyDays: 'either',
       },
     ],
     heavy: [],

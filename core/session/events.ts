@@ -1,7 +1,7 @@
 import { z } from 'zod';
+import { adjunctNoted } from './events/adjunct-noted';
 import { alarmIgnored } from './events/alarm-ignored';
 import { becameHard } from './events/became-hard';
-import { besideNoted } from './events/beside-noted';
 import { bloodPressureNoted } from './events/blood-pressure-noted';
 import { colourChecked } from './events/colour-checked';
 import { cuffInflated } from './events/cuff-inflated';
@@ -60,7 +60,7 @@ export const sessionEventSchema = z.discriminatedUnion('type', [
   heartRateNoted.schema,
   heartRateLaid.schema,
   bloodPressureNoted.schema,
-  besideNoted.schema,
+  adjunctNoted.schema,
   colourChecked.schema,
   offerAnswered.schema,
   signNoted.schema,
@@ -102,7 +102,7 @@ export const EVENTS = {
   'heart-rate-noted': heartRateNoted,
   'heart-rate-laid': heartRateLaid,
   'blood-pressure-noted': bloodPressureNoted,
-  'beside-noted': besideNoted,
+  'adjunct-noted': adjunctNoted,
   'colour-checked': colourChecked,
   'offer-answered': offerAnswered,
   'sign-noted': signNoted,

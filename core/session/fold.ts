@@ -22,7 +22,7 @@ const nothingYet = (): SessionState => ({
   ignoredAlarms: [],
   heartRate: null,
   bloodPressures: [],
-  beside: [],
+  adjuncts: [],
   reviews: [],
   followUp: null,
   stopped: null,

@@ -32,6 +32,10 @@ describe('a session as a file', () => {
 
   it('reads back, and folds to the same record, whatever was planned', () => {
     expect(readSessionFile(text)).toEqual({ sessionId, openedAtMs: START_MS, plan, events });
+    // A file of an earlier release, with the type that an event had then.
+    const noted = logOf([...WHOLE_SESSION, [900, { type: 'adjunct-noted', what: 'ice', words: '' }]]);
+    const written = writeSessionFile({ sessionId, openedAtMs: START_MS, plan, events: noted });
+    expect(readSessionFile(written.replace('adjunct-noted', 'beside-noted')).events).toEqual(noted);
     // Blank lines, and ends of lines as another system writes them.
     expect(readSessionFile(`\n${lines.join('\r\n\r\n')}`).events).toEqual(events);
     fc.assert(

@@ -7,6 +7,7 @@ import { readPlan } from '../plan/versions/read-plan';
 import { type SessionEvent, sessionEventSchema } from './events';
 import { fold } from './fold';
 import { type Log, mergeLogs } from './log';
+import { presentName } from './versions/present-name';
 
 /** A session as it is kept in a file: the plan as it was frozen, and everything that happened; whose it was is not in it. */
 export type SessionFile = { sessionId: string; openedAtMs: number; plan: Plan; events: Log };
@@ -52,7 +53,7 @@ export function readSessionFile(text: string): SessionFile {
   const [first, ...others] = values;
   const { sessionId, openedAtMs, plan } = headOf(first?.value);
   const events = others.map(({ value, at }) => {
-    const event = sessionEventSchema.safeParse(value);
+    const event = sessionEventSchema.safeParse(presentName(value));
     if (event.success && event.data.sessionId === sessionId) return event.data;
     const issue = event.error?.issues[0];
     throw new NotASessionFile(

@@ -1,6 +1,6 @@
 import type { Text } from '../message/message';
 import type { PressureStep } from '../plan/timeline';
-import type { Beside } from '../protocol/beside';
+import type { Adjunct } from '../protocol/adjunct';
 import type { Limb } from '../quantity/limb';
 import type { BloodPressure } from '../screening/blood-pressure';
 import type { BloodPressureMoment, FollowUp, Offer, ReviewAnswer, StopReason } from './events/values';
@@ -78,7 +78,7 @@ export type SessionState = {
   /** Blood pressures around the work, as they were taken (rule RUN-8). */
   bloodPressures: { atMs: number; moment: BloodPressureMoment; reading: BloodPressure }[];
   /** What was done in the same sitting without a cuff, in its order. */
-  beside: { atMs: number; what: Beside; words: string; girthCm?: number | undefined }[];
+  adjuncts: { atMs: number; what: Adjunct; words: string; girthCm?: number | undefined }[];
   reviews: ReviewAnswer[];
   followUp: FollowUp | null;
   stopped: { atMs: number; why: Text } | null;

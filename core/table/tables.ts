@@ -144,7 +144,7 @@ export const TABLES = {
         reading: { as: 'time' },
         optional: true,
       },
-      plan: note(msg('Plan'), ['plan', 'programme', 'program', 'session'], 60),
+      plan: note(msg('Plan'), ['plan', 'block', 'program', 'session'], 60),
       reps: {
         label: msg('Repetitions by set'),
         known: ['reps', 'repetitions', 'sets', 'repetitions by set', 'done'],

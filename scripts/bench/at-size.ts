@@ -66,16 +66,9 @@ function byHand(prepare: Prepare): string {
   const halfAYearAgo = Date.now() - 26 * 7 * 86_400_000;
   return JSON.stringify([
     people,
-    ...[
-      'screening',
-      'day_check',
-      'girth',
-      'tightness',
-      'lop',
-      'strength_test',
-      'prescription',
-      'programme',
-    ].map((table) => read(table, 'superseded = 0')),
+    ...['screening', 'day_check', 'girth', 'tightness', 'lop', 'strength_test', 'prescription', 'block'].map(
+      (table) => read(table, 'superseded = 0'),
+    ),
     read('clearance', 'true'),
     read('hold', 'lifted_at_ms is null'),
     read('session', `(superseded = 0 or opened_at_ms >= ${halfAYearAgo})`),

@@ -37,7 +37,7 @@ const constraints = {
   perWeek: 3,
   available: [0, 1, 2, 3, 4, 5, 6],
   heavy: [1],
-  besideHeavy: 'apart',
+  onHeavyDays: 'apart',
   daysOff: [],
   done: [],
   kept: [],

@@ -31,7 +31,7 @@ const COURSE = [
   'strength_test',
   'course_plan',
   'prescription',
-  'programme',
+  'block',
 ] as const;
 
 /**

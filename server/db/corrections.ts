@@ -53,7 +53,7 @@ const OF_A_PERSON = [
   'outcome',
   'heavy_work',
   'rung_check',
-  'programme',
+  'block',
   'hold',
   'condition',
   'session',

@@ -336,7 +336,7 @@ export const PrescriptionEntity = defineEntity({
 /** A block of training; the newest of a person counts. */
 export const BlockEntity = defineEntity({
   name: 'Block',
-  tableName: 'programme',
+  tableName: 'block',
   properties: {
     id: id(),
     clientId: clientId(),
@@ -508,7 +508,7 @@ export const AdverseEventEntity = defineEntity({
     what: p.string(),
     done: p.string(),
     outcome: p.string(),
-    told: p.string(),
+    notified: p.string(),
     practitionerId: p.string(),
     writtenAtMs: atMs(),
   },

@@ -29,5 +29,6 @@ export const MIGRATION_NAMES = [
   '027-gauge-errors',
   '028-site-keys',
   '029-messages',
+  '030-plain-names',
 ] as const;
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

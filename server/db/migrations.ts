@@ -29,6 +29,7 @@ import { StepsDown } from './migrations/026-steps-down';
 import { GaugeErrors } from './migrations/027-gauge-errors';
 import { SiteKeys } from './migrations/028-site-keys';
 import { Messages } from './migrations/029-messages';
+import { PlainNames } from './migrations/030-plain-names';
 
 const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Migration>) => Migration> = {
   '001-first-tables': FirstTables,
@@ -60,6 +61,7 @@ const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Mi
   '027-gauge-errors': GaugeErrors,
   '028-site-keys': SiteKeys,
   '029-messages': Messages,
+  '030-plain-names': PlainNames,
 };
 
 /** Every migration, in order. */

@@ -101,7 +101,7 @@ const readPressures = (prepare: Prepare, clientId: string): TestedOnce[] =>
 const readBlocks = (prepare: Prepare, clientId: string): KeptBlock[] =>
   prepare(
     `select at_ms as "atMs", json_extract(wish, '$.startsOn') as "startsOn", json_extract(wish, '$.weeks') as weeks,
-       json_array_length(sessions) as "plannedSessions" from programme
+       json_array_length(sessions) as "plannedSessions" from block
      where client_id = ? and json_extract(wish, '$.startsOn') is not null order by at_ms`,
   ).all(clientId) as KeptBlock[];
 
@@ -114,7 +114,7 @@ const readComparisons = (prepare: Prepare, clientId: string): ComparisonOnRecord
 
 const readAdverseEvents = (prepare: Prepare, clientId: string): AdverseEvent[] =>
   prepare(
-    `select id, session_id as "sessionId", at_ms as "atMs", what, done, outcome, told, practitioner_id as "practitionerId",
+    `select id, session_id as "sessionId", at_ms as "atMs", what, done, outcome, notified, practitioner_id as "practitionerId",
        written_at_ms as "writtenAtMs" from adverse_event where client_id = ? order by at_ms desc`,
   ).all(clientId) as AdverseEvent[];
 

@@ -204,12 +204,12 @@ const TESTS: Kind<StrengthFact> = {
 
 /** Whose plan the block of an earlier release goes by: it named none. */
 const ITS_PLAN =
-  '(select min(course_plan.id) from course_plan where course_plan.client_id = programme.client_id)';
+  '(select min(course_plan.id) from course_plan where course_plan.client_id = block.client_id)';
 
 const BLOCKS: Kind<BlockFact | null> = {
   parts: [
     newestOnly(
-      `select client_id, id, at_ms as "atMs", wish, sessions, ${ITS_PLAN} as "coursePlanId" from programme`,
+      `select client_id, id, at_ms as "atMs", wish, sessions, ${ITS_PLAN} as "coursePlanId" from block`,
     ),
   ],
   of: ({ id, atMs, wish, sessions, coursePlanId }) => {
@@ -318,7 +318,7 @@ const PRESCRIPTIONS: Kind<Row> = {
     {
       sql: `select client_id, id, at_ms as "atMs", signed_by as "signedBy", plan, findings,
         override_reason as "overrideReason", retargets, course_plan_id as "coursePlanId", changes,
-        exists (select 1 from taken_in_row join taken_in on taken_in.id = taken_in_id
+        exists (select 1 from import_row join import_batch on import_batch.id = import_id
           where kind = 'prescription' and row_id = prescription.id and is_move = 0) as "isSignedElsewhere"
         from prescription`,
       and: `superseded = 0 and exists (select 1 from course_plan where course_plan.id = course_plan_id and state <> 'ended')`,

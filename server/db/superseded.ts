@@ -10,7 +10,7 @@ export const SAME: Record<string, readonly string[]> = {
   lop: ['client_id', 'limb', 'position', 'cuff_id', 'width_cm'],
   strength_test: ['client_id', 'exercise_id', 'side'],
   prescription: ['course_plan_id'],
-  programme: ['client_id'],
+  block: ['client_id'],
   session: ['client_id'],
 };
 

@@ -14,7 +14,7 @@ const TIMES: readonly { table: string; at: string }[] = [
     'lop_quick_check',
     'strength_test',
     'prescription',
-    'programme',
+    'block',
     'rung_check',
     'heavy_work',
     'outcome',

@@ -15,10 +15,10 @@ import { type AuditNote, writeAudit } from '../db/audit';
 import { findClient } from '../db/client-facts';
 import { ClientEntity } from '../db/entities';
 import { inTransaction, withStatements } from '../db/sqlite';
+import { takeIn } from '../interchange/archive/import-archive';
 import { LONGEST_LINE, NotAnArchive } from '../interchange/archive/read-archive';
 import { siteKey } from '../interchange/archive/site-key';
-import { readTakenIn, takeBack } from '../interchange/archive/take-back';
-import { takeIn } from '../interchange/archive/take-in';
+import { readImports, takeBack } from '../interchange/archive/undo-import';
 import { archiveRows, writeArchive } from '../interchange/archive/write-archive';
 import { bundleOf } from '../interchange/clinical/bundle';
 import { writeCsv } from '../interchange/csv-out';
@@ -91,7 +91,7 @@ export const archiveRoutes = new Hono<Env>()
     });
   })
 
-  .get('/taken-in', async (c) => c.json(await withStatements(c.var.em, readTakenIn)))
+  .get('/imports', async (c) => c.json(await withStatements(c.var.em, readImports)))
 
   .post('/preview', query(takingInSchema), async (c) => {
     const { id: _, ...preview } = await takeInBody(c, c.req.valid('query'), 'undo');
@@ -103,11 +103,11 @@ export const archiveRoutes = new Hono<Env>()
     return c.json(taken, 201);
   })
 
-  .post('/taken-in/:id/back', async (c) => {
+  .post('/imports/:id/undo', async (c) => {
     const by = { practitionerId: c.var.practitioner.id, nowMs: c.var.nowMs };
     await inTransaction(c.var.em, (prepare) => takeBack(prepare, c.req.param('id'), by));
     tellPractice(c);
-    return c.json(await withStatements(c.var.em, readTakenIn));
+    return c.json(await withStatements(c.var.em, readImports));
   });
 
 /** So long nobody else is answered while a file goes out. */

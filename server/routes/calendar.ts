@@ -87,7 +87,7 @@ function readFeed(prepare: Prepare, hash: string): { feed: Feed; clientIds: stri
   ).get(hash) as Feed | undefined;
   if (!feed) return null;
   const rows = prepare(
-    `select client_id as "clientId" from programme where kept_by = ? and superseded = 0
+    `select client_id as "clientId" from block where kept_by = ? and superseded = 0
      order by at_ms desc limit ${MOST_BLOCKS}`,
   ).all(feed.practitionerId) as { clientId: string }[];
   return { feed, clientIds: rows.map(({ clientId }) => clientId) };

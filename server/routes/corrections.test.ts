@@ -295,7 +295,7 @@ describe('a person who is to be forgotten', () => {
       what: 'A blister under the edge of the cuff',
       done: 'Covered',
       outcome: '',
-      told: 'The client',
+      notified: 'The client',
     });
     const path = `/clients/${view.clientId}/erasure`;
     expect((await api.refused(path, { name: 'Test Person', reason: 'Asked' }, 'lena')).status).toBe(403);

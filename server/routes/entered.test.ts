@@ -89,7 +89,7 @@ describe('a session that was done on paper or elsewhere', () => {
             perWeek: 2,
             timesADay: 1,
             available: [0, 1, 2, 3, 4, 5, 6],
-            besideHeavy: 'either',
+            onHeavyDays: 'either',
           },
         ],
         heavy: [],

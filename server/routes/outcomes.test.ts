@@ -185,7 +185,7 @@ describe('measures of a person', () => {
       what: 'A blister under the edge of the cuff',
       done: 'Covered, cuff moved up',
       outcome: '',
-      told: 'The client and Dr Test',
+      notified: 'The client and Dr Test',
     };
     await api.post(at(person, 'adverse-events'), event);
     const { adverseEvents } = await api.post<OutcomesView>(at(person, 'adverse-events'), event);

@@ -55,7 +55,7 @@ it('plays a simulated session again from what was done, and scores that', async 
   const nothing = await api.post<{ points: number; lost: { words: Message }[] }>('/session-attempts', {
     seed: 3,
     endMs: 10_000,
-    deeds: [{ atMs: 1_000, do: 'squeeze' }],
+    actions: [{ atMs: 1_000, do: 'squeeze' }],
   });
   expect(nothing.lost.map(({ words }) => inEnglish(words))).toContain('no set was done');
   expect(await api.get('/session-attempts')).toMatchObject([{ points: nothing.points }]);
@@ -63,7 +63,7 @@ it('plays a simulated session again from what was done, and scores that', async 
   const { problem } = await api.refused('/session-attempts', {
     seed: 3,
     endMs: 10_000,
-    deeds: [
+    actions: [
       { atMs: 900, do: 'squeeze' },
       { atMs: 200, do: 'release' },
     ],

@@ -26,7 +26,7 @@ export const sessionAttemptRoutes = new Hono<Env>()
   .post('/', body(newSessionAttemptSchema), async (c) => {
     const answer = c.req.valid('json');
     const session = makeSessionCase(answer.seed);
-    const score = scoreSession(session, playSession(session, answer.deeds, answer.endMs));
+    const score = scoreSession(session, playSession(session, answer.actions, answer.endMs));
     const id = randomUUID();
     await withAudit(
       c,

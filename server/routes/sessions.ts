@@ -104,7 +104,7 @@ export const sessionRoutes = (aheadMs: number) =>
 
     .post('/:id/events', body(appendEventsSchema), async (c) => {
       const { events } = c.req.valid('json');
-      if (c.var.signedIn.isLocked && !events.every(({ type }) => EVENTS[type].letsDown)) throw lockedNow();
+      if (c.var.signedIn.isLocked && !events.every(({ type }) => EVENTS[type].deflates)) throw lockedNow();
       // The answer to a review signs the next version of the plan.
       const answer = events.findIndex(({ type }) => type === 'review-answered');
       if (answer >= 0) requirePermission(c.var.practitioner, 'sign', `events.${answer}`);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { TakenIn } from '#contract/archive';
+import type { ImportBatch } from '#contract/archive';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { TableAnswer } from '#contract/table';
 import type { TableKind } from '#core/table/tables';
@@ -127,8 +127,8 @@ describe('a practice that comes from tables', () => {
       '5 day: The plan was not signed yet then. Check the date.',
     ]);
     // All of it goes as one.
-    const [list] = await api.get<TakenIn[]>('/archive/taken-in');
-    await api.post(`/archive/taken-in/${list?.id}/back`, {});
+    const [list] = await api.get<ImportBatch[]>('/archive/imports');
+    await api.post(`/archive/imports/${list?.id}/undo`, {});
     expect((await api.get<ClientRecord>(`/clients/${client.id}`)).facts.sessions).toEqual([]);
   });
 });
@@ -268,7 +268,7 @@ describe('rows that are refused', () => {
     expect(await api.sql('select count(*) as n from audit')).toEqual([{ n: 0 }]);
     expect(englishOf((await bring(api, 'people', rows, { take: 'good' })).body)).toMatchObject({ taken: 2 });
     expect(await total()).toBe(2);
-    expect(englishOf(await api.get<TakenIn[]>('/archive/taken-in'))).toMatchObject([
+    expect(englishOf(await api.get<ImportBatch[]>('/archive/imports'))).toMatchObject([
       { words: 'People of paper.csv', rows: 2 },
     ]);
   });

@@ -10,8 +10,8 @@ import { ownMeasures, readOwnExercises } from '../db/library';
 import { readPracticeSpread } from '../db/practice-spread';
 import { inTransaction, withStatements } from '../db/sqlite';
 import { linesOf, spooled } from '../interchange/spool';
-import { readPeopleByName } from '../interchange/table/keep-row';
-import { type InTurn, LONGEST_ROW, takeTable } from '../interchange/table/take-table';
+import { readPeopleByName } from '../interchange/table/import-row';
+import { type InTurn, importTable, LONGEST_ROW } from '../interchange/table/import-table';
 import { tellPractice } from '../live/tell-change';
 import { notFound } from '../problem';
 import { query } from '../validate';
@@ -27,7 +27,10 @@ export const tableRoutes = (aheadMs: number) =>
     const answer = await spooled(c.req.raw.body, TABLE, async (file): Promise<TableAnswer> => {
       const taking = async (isPreview: boolean) => {
         const keeping = await whatToKeepBy(c, aheadMs);
-        return takeTable({ kind, name, lines: linesOf(file, LONGEST_ROW), keeping, isPreview }, inTurnOf(c));
+        return importTable(
+          { kind, name, lines: linesOf(file, LONGEST_ROW), keeping, isPreview },
+          inTurnOf(c),
+        );
       };
       if (preview === 'yes') return taking(true);
       if (take === 'good') return taking(false);

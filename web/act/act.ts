@@ -8,7 +8,7 @@ import { KEYS } from '../data/keys';
 import { appendNow, foldView } from '../data/live-session';
 import type { practiceQuery } from '../data/queries';
 import { stopAboveOf } from '../data/use-blood-pressure-limit';
-import { inflateByPump, letDownPump, sessionPumps } from '../devices/session-pumps';
+import { deflatePump, inflateByPump, sessionPumps } from '../devices/session-pumps';
 import { translate } from '../language/translate';
 import { notify } from '../state/notices';
 
@@ -60,5 +60,5 @@ export function handsOf(sessionId: string): Hands {
 
 function run(sessionId: string, effect: Effect, nowMs: number): void {
   if (effect.do === 'bring') inflateByPump(sessionId, effect.limb, effect.pressureMmHg, nowMs);
-  else letDownPump(sessionId, effect.limb);
+  else deflatePump(sessionId, effect.limb);
 }

@@ -22,7 +22,7 @@ export const KEYS = {
   sessionAttempts: ['session-attempts'],
   week: ['practice', 'week'],
   spread: ['practice', 'spread'],
-  takenIn: ['practice', 'taken-in'],
+  imports: ['practice', 'imports'],
   calendar: ['calendar'],
   responders: (measureId: string) => ['practice', 'responders', measureId],
   surveillance: ['practice', 'surveillance'],

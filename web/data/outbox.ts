@@ -1,5 +1,6 @@
 import { type DBSchema, type IDBPDatabase, type IDBPTransaction, openDB } from 'idb';
 import type { SessionEvent } from '#core/session/events';
+import { presentName } from '#core/session/versions/present-name';
 import { translate } from '../language/translate';
 import { store } from '../state/store';
 import { ApiProblem, api, read } from './api';
@@ -71,7 +72,7 @@ export async function unsentEvents(): Promise<SessionEvent[]> {
   const events = await Promise.all(
     kept.map(async (one) => opened.get(one.id) ?? (await openKept<SessionEvent>(one))),
   );
-  return events.filter((event) => event !== undefined);
+  return events.flatMap((event) => (event === undefined ? [] : [presentName(event)]));
 }
 
 /** Keeps events on this device; resolves when they would survive a crash. The network comes after. */

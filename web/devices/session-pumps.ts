@@ -57,7 +57,7 @@ export function disconnectPump(sessionId: string, limb: Limb): void {
 }
 
 /** Tells the pump of a cuff, if it has one, to let it down. */
-export function letDownPump(sessionId: string, limb: Limb): void {
+export function deflatePump(sessionId: string, limb: Limb): void {
   pumpOf(sessionId, limb)?.source.command({ do: 'release' });
 }
 

@@ -66,7 +66,7 @@ export type ViewFolder =
   | 'floor'
   | 'guide'
   | 'home'
-  | 'in-and-out'
+  | 'import-export'
   | 'kit'
   | 'load'
   | 'log'

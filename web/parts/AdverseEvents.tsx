@@ -10,12 +10,12 @@ import { Field, FieldError } from './Field';
 import { dayAndTime } from './format';
 import { useFields } from './use-fields';
 
-const EMPTY = { what: '', done: '', outcome: '', told: '' };
+const EMPTY = { what: '', done: '', outcome: '', notified: '' };
 const FIELDS: [keyof typeof EMPTY, string, string][] = [
   ['what', t`What happened`, t`Where, how much, for how long.`],
   ['done', t`What was done`, t`Released, lying down, ice, physician called.`],
   ['outcome', t`What became of it`, t`May be written later as another entry.`],
-  ['told', t`Who was told`, t`The client, the referrer, the practice’s own book.`],
+  ['notified', t`Who was notified`, t`The client, the referrer, the practice’s own book.`],
 ];
 
 /** Adverse events of a person, of one session or of none, and the form for another; nothing is ever deleted (rule OUT-7). */
@@ -51,10 +51,10 @@ export function AdverseEvents({
   };
   return (
     <section aria-label={t`Adverse events`} className="max-w-4xl space-y-2 print:hidden">
-      {known.map(({ id, atMs: at, what, done, outcome, told }) => (
+      {known.map(({ id, atMs: at, what, done, outcome, notified }) => (
         <div key={id} className="notched">
           <p className="font-semibold text-ochre">{t`Adverse event, ${dayAndTime(at)}: ${what}`}</p>
-          <p className="text-[15px]">{t`${done}. ${outcome ? `${outcome}. ` : ''}Told: ${told}.`}</p>
+          <p className="text-[15px]">{t`${done}. ${outcome ? `${outcome}. ` : ''}Notified: ${notified}.`}</p>
         </div>
       ))}
       {!isWriting ? (
@@ -75,7 +75,7 @@ export function AdverseEvents({
               key={field}
               label={label}
               hint={hint}
-              maxLength={field === 'told' ? 200 : 500}
+              maxLength={field === 'notified' ? 200 : 500}
               {...fields.field(field)}
             />
           ))}

@@ -14,7 +14,7 @@ export function PracticeHead({ title, children }: { title: string; children: Rea
             { to: '/safety', label: t`How safe it was` },
             { to: '/responders', label: t`Whom it helped` },
             { to: '/measures', label: t`What is measured` },
-            { to: '/in-and-out', label: t`In and out` },
+            { to: '/import-export', label: t`In and out` },
             { to: '/accounts', label: t`Who may sign in` },
             { to: '/audit', label: t`Who did what` },
           ].map(({ to, label }) => (

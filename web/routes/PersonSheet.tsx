@@ -30,7 +30,7 @@ import { ScreenBench } from '../views/screen/ScreenBench';
 import { PrescribeBench } from './PrescribeBench';
 
 /** What stands beside the chain: whether it helped, and all that was done. */
-const BESIDE = {
+const OUTSIDE = {
   outcomes: lazyView(() => import('../views/outcomes/OutcomesBench'), 'OutcomesBench', 'outcomes'),
   log: lazyView(() => import('../views/log/LogBench'), 'LogBench', 'log'),
   record: lazyView(() => import('../views/corrections/RecordBench'), 'RecordBench', 'corrections'),
@@ -77,15 +77,15 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
       ? known
       : { ...known, chain: chainOf(known.facts, practice, known.judgedAtMs, inHand.prescription) };
   const course = useMemo(() => courseStrip(known.facts, known.judgedAtMs), [known]);
-  const beside = bench === 'outcomes' || bench === 'log' || bench === 'record' ? bench : null;
+  const outside = bench === 'outcomes' || bench === 'log' || bench === 'record' ? bench : null;
   const link = LINK_IDS.find((id) => id === bench) ?? nextLink(client);
-  const chosen = beside ?? link;
+  const chosen = outside ?? link;
   // What is prescribed is to be seen at once, with the strip, and so is the column that a trial is done by: what stands above
   // gives way. So does it on a phone to any bench that somebody went to.
   const low =
     chosen === 'prescribe' || chosen === 'measure' ? 'always' : bench === undefined ? 'never' : 'on-a-phone';
   const givesWay = low === 'never' ? '' : 'max-sm:hidden';
-  const Bench = beside ? BESIDE[beside] : BENCHES[link];
+  const Bench = outside ? OUTSIDE[outside] : BENCHES[link];
   return (
     <>
       <div className="grid items-end gap-x-10 gap-y-2 px-6 pt-4 lg:grid-cols-[minmax(14rem,22rem)_1fr]">
@@ -102,7 +102,7 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
           </div>
         )}
       </div>
-      <Chain client={client} chosen={beside ? null : link} beside={beside} low={low} />
+      <Chain client={client} chosen={outside ? null : link} outside={outside} low={low} />
       <div className={low === 'always' ? 'px-6 pt-3' : 'p-6 max-sm:pt-3'}>
         <Suspense fallback={<ReadingSilently />}>
           <Bench key={`${client.id} ${chosen}`} client={client} />

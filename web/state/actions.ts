@@ -153,7 +153,7 @@ const EVERY_ACTION = {
 
   higher: { keys: 'arrowup', is: 'place', written: '↑', words: t`More pressure`, where: 'measure' },
   lower: { keys: 'arrowdown', is: 'place', written: '↓', words: t`Less pressure`, where: 'measure' },
-  'let-down': {
+  deflate: {
     keys: 'esc',
     is: 'place',
     written: t`Esc`,

@@ -58,7 +58,7 @@ export const PLACES: readonly Place[] = [
   },
   { to: '/measures', label: t`What is measured`, words: t`measures and their errors` },
   {
-    to: '/in-and-out',
+    to: '/import-export',
     label: t`In and out`,
     words: t`import or export tables, CSV, a spreadsheet, an archive, a backup, one person`,
   },

@@ -24,7 +24,7 @@ const DELOAD_PERCENT = 60;
  * @param coursePlanId of that plan; null where there is none @returns null for a block that no plan fills
  */
 export function readBlock(kept: unknown, coursePlanId: string | null): Block | null {
-  const now = blockSchema.safeParse(kept);
+  const now = blockSchema.safeParse(withPresentNames(kept));
   if (now.success) return now.data;
   const { wish, sessions } = kept as DaysOnly;
   if (coursePlanId === null) return null;
@@ -38,7 +38,7 @@ export function readBlock(kept: unknown, coursePlanId: string | null): Block | n
           perWeek: wish.perWeek,
           timesADay: 1,
           available: wish.available,
-          besideHeavy: wish.besideHeavy,
+          onHeavyDays: wish.besideHeavy,
         },
       ],
       heavy: wish.heavy,
@@ -50,4 +50,14 @@ export function readBlock(kept: unknown, coursePlanId: string | null): Block | n
     },
     sessions: sessions.map((day) => ({ day, coursePlanId })),
   };
+}
+
+/** A line of a block says how it stands to heavy days; releases before 2026-12 called that `besideHeavy`. */
+function withPresentNames(kept: unknown): unknown {
+  const { wish, ...rest } = kept as { wish?: { lines?: Record<string, unknown>[] } };
+  if (!Array.isArray(wish?.lines)) return kept;
+  const lines = wish.lines.map(({ besideHeavy, ...line }) =>
+    besideHeavy === undefined ? line : { ...line, onHeavyDays: besideHeavy },
+  );
+  return { wish: { ...wish, lines }, ...rest };
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { derivedSchema } from '../../derivation/derived-schema';
 import { textSchema } from '../../message/message-schema';
 import { primingSchema } from '../../pressure/priming';
-import { sittingSchema } from '../../protocol/beside';
+import { sittingSchema } from '../../protocol/adjunct';
 import { intensitySchema } from '../../protocol/intensity';
 import { protocolIdSchema } from '../../protocol/protocols';
 import { schoolIdSchema } from '../../protocol/schools';

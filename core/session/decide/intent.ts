@@ -1,7 +1,7 @@
 import type { WeightKit } from '../../load/weight-kit';
 import type { Message } from '../../message/message';
 import type { Plan } from '../../plan/plan';
-import type { Beside } from '../../protocol/beside';
+import type { Adjunct } from '../../protocol/adjunct';
 import type { Limb } from '../../quantity/limb';
 import type { BloodPressure } from '../../screening/blood-pressure';
 import type { BloodPressureMoment, EventBody, FollowUp, StopReason } from '../events';
@@ -41,7 +41,7 @@ export type Intent =
   | { do: 'lay-heart-rate'; trace: HeartRateTrace }
   | { do: 'note-heart-rate'; moment: HeartRateMoment; beatsPerMinute: number; place?: SetPlace }
   | { do: 'note-blood-pressure'; moment: BloodPressureMoment; reading: BloodPressure }
-  | { do: 'note-beside'; what: Beside; words: string; girthCm?: number | undefined }
+  | { do: 'note-adjunct'; what: Adjunct; words: string; girthCm?: number | undefined }
   | { do: 'answer-offer'; accepted: boolean }
   | { do: 'undo'; eventId: string }
   | { do: 'take-over'; runner: string }
@@ -49,7 +49,7 @@ export type Intent =
   | ({ do: 'follow-up' } & FollowUp);
 
 /** What a device is to do about it: bring a cuff to a pressure, or let it down. */
-export type Effect = { do: 'bring'; limb: Limb; pressureMmHg: number } | { do: 'let-down'; limb: Limb };
+export type Effect = { do: 'bring'; limb: Limb; pressureMmHg: number } | { do: 'deflate'; limb: Limb };
 
 /** What comes of an intention: events for the log and effects for the pumps; or why nothing does, in words. */
 export type Decision = { events: EventBody[]; effects: Effect[]; refused: Message | null };

@@ -141,7 +141,7 @@ describe('up and down (RUN-4, RUN-7)', () => {
   it('releases what is up, all or what is named, and ends the set that needs it', () => {
     const { events: made, effects } = press(UP, 12, { do: 'release', limbs: ['right-thigh'] });
     expect(englishOf(made)).toEqual([{ type: 'cuff-released', limb: 'right-thigh' }]);
-    expect(effects).toEqual([{ do: 'let-down', limb: 'right-thigh' }]);
+    expect(effects).toEqual([{ do: 'deflate', limb: 'right-thigh' }]);
     // 30 s into a set of two seconds a repetition.
     expect(englishOf(events(IN_SET, 50, { do: 'release' }))).toEqual([
       { type: 'set-ended', ...first(0), reps: 15, reason: 'operator' },
@@ -213,8 +213,8 @@ describe('the one thing next, and what is taken back (RUN-2, FIT-4)', () => {
       { type: 'cuff-released', limb: 'right-thigh' },
     ]);
     expect(effects).toEqual([
-      { do: 'let-down', limb: 'left-thigh' },
-      { do: 'let-down', limb: 'right-thigh' },
+      { do: 'deflate', limb: 'left-thigh' },
+      { do: 'deflate', limb: 'right-thigh' },
     ]);
     expect(englishOf(said(BEGUN, 2, { do: 're-fit' }))).toBe('No cuff is up for a set.');
   });

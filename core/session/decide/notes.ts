@@ -24,11 +24,11 @@ function placeOf(state: SessionState, place: SetPlace | undefined): SetPlace | n
 const NO_SET = msg('No set has begun yet.');
 
 /** What was done beside the cuff; of a girth for swelling it must be said what it is, and where the tape lay. */
-export function noteBeside(_: Situation, { do: _do, ...note }: Of<'note-beside'>): Decision {
+export function noteAdjunct(_: Situation, { do: _do, ...note }: Of<'note-adjunct'>): Decision {
   if (note.what === 'swelling' && note.girthCm === undefined) return refuse(msg('Enter the girth.'));
   if (note.what === 'swelling' && note.words === '')
     return refuse(msg('Say where the tape lay, so that it is taken there again.'));
-  return decided([{ type: 'beside-noted', ...note }]);
+  return decided([{ type: 'adjunct-noted', ...note }]);
 }
 
 /** Stops the session; what asks for release then asks until it is done (rule RUN-3). */

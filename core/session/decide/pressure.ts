@@ -142,6 +142,6 @@ export function release(now: Situation, { limbs }: Of<'release'>): Decision {
       ...(worksThere ? endSet(now, 'operator') : []),
       ...down.map((limb) => ({ type: 'cuff-released', limb }) as const),
     ],
-    down.map((limb) => ({ do: 'let-down', limb })),
+    down.map((limb) => ({ do: 'deflate', limb })),
   );
 }

@@ -49,7 +49,7 @@ export function next(now: Situation): Decision {
     case 'release':
       return decided(
         [...endSet(now, 'operator'), ...step.limbs.map((limb) => ({ type: 'cuff-released', limb }) as const)],
-        step.limbs.map((limb) => ({ do: 'let-down', limb })),
+        step.limbs.map((limb) => ({ do: 'deflate', limb })),
       );
     case 'finish':
       return decided([{ type: 'session-finished' }]);
@@ -84,6 +84,6 @@ export function reFit({ plan, state }: Situation): Decision {
   if (!place || up.length === 0) return refuse(msg('No cuff is up for a set.'));
   return decided(
     [{ type: 're-fitted', ...place }, ...up.map((limb) => ({ type: 'cuff-released', limb }) as const)],
-    up.map((limb) => ({ do: 'let-down', limb })),
+    up.map((limb) => ({ do: 'deflate', limb })),
   );
 }

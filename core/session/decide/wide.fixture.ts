@@ -224,9 +224,9 @@ const INTENTS: OfEach = {
       }),
     }),
   },
-  'note-beside': {
+  'note-adjunct': {
     weight: 1,
-    arbitrary: fc.record({ do: is('note-beside'), what: fc.constant('mobility'), words: fc.constant('') }),
+    arbitrary: fc.record({ do: is('note-adjunct'), what: fc.constant('mobility'), words: fc.constant('') }),
   },
   'answer-offer': { weight: 4, arbitrary: fc.record({ do: is('answer-offer'), accepted: fc.boolean() }) },
   undo: { weight: 1, arbitrary: fc.record({ do: is('undo'), eventId: fc.uuid() }) },

@@ -10,7 +10,7 @@ export const alarmIgnored = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the alarm'),
   apply: (_, state, { atMs, limb }) => {

@@ -12,7 +12,7 @@ export const becameHard = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('when it became hard'),
   apply: (_, state, event) => {

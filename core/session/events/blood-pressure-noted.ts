@@ -10,7 +10,7 @@ export const bloodPressureNoted = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: false,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the blood pressure'),
   apply: (_, state, { atMs, moment, reading }) => {

@@ -12,7 +12,7 @@ export const colourChecked = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the colour'),
   apply: (_, state, event) => {

@@ -13,7 +13,7 @@ export const cuffInflated = defineEvent({
   afterFinish: false,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the inflation'),
   apply: (plan, state, { limb: id, atMs, pressureMmHg }) => {

@@ -10,7 +10,7 @@ export const cuffReleased = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: true,
-  letsDown: true,
+  deflates: true,
   changesSummary: false,
   words: msg('the release'),
   apply: (_, state, { atMs, limb: id }) => {

@@ -33,7 +33,7 @@ export type EventDefinition<T extends string, S extends z.ZodRawShape> = {
   /** Whether somebody who trains at home says it; the rest is for a practitioner. */
   atHome: boolean;
   /** Whether it lets a cuff down, or goes with that: it is taken from a locked device too. */
-  letsDown: boolean;
+  deflates: boolean;
   /** Whether it changes what later sessions ask of this one while it still runs. */
   changesSummary: boolean;
   /** Changes the state by it; where it makes no sense, nothing. */

@@ -14,7 +14,7 @@ export const endTakenBack = defineEvent({
   afterFinish: false,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the end that was taken back'),
   apply: (_, state, { exerciseIndex, setIndex, atMs }) => {

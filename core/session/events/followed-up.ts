@@ -9,7 +9,7 @@ export const followedUp = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: false,
-  letsDown: false,
+  deflates: false,
   changesSummary: true,
   words: msg('the day after'),
   apply: (_, state, { soreness, bruising, pinpointBleeding, numbness, skinAbrasion, urgent }) => {

@@ -16,7 +16,7 @@ export const heartRateLaid = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: false,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the heart rate of the session'),
   apply: (_, state, { fromAtMs, everyMs, beatsPerMinute }) => {

@@ -15,7 +15,7 @@ export const heartRateNoted = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: false,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the heart rate'),
   apply: (_, state, event) => {

@@ -11,7 +11,7 @@ export const loadCorrected = defineEvent({
   afterFinish: true,
   corrects: true,
   atHome: false,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the load'),
   apply: (_, state, event) => {

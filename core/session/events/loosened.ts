@@ -11,7 +11,7 @@ export const loosened = defineEvent({
   afterFinish: false,
   corrects: false,
   atHome: true,
-  letsDown: true,
+  deflates: true,
   changesSummary: false,
   words: msg('the loosening'),
   apply: (_, state, { limb, byMmHg, atMs }) => {

@@ -11,7 +11,7 @@ export const markMoved = defineEvent({
   afterFinish: false,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the mark'),
   apply: (_, state, { limb, byMarks, atMs }) => {

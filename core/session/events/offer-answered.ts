@@ -11,7 +11,7 @@ export const offerAnswered = defineEvent({
   afterFinish: false,
   corrects: false,
   atHome: false,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the answer to the offer'),
   apply: (_, state, { exerciseIndex, setIndex, offer, accepted }) => {

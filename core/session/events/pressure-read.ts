@@ -18,7 +18,7 @@ export const pressureRead = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the reading'),
   apply: (plan, state, { limb, atMs, pressureMmHg, cause }) => {

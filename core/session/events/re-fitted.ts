@@ -14,7 +14,7 @@ export const reFitted = defineEvent({
   afterFinish: false,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the re-fit'),
   apply: (_, state, { exerciseIndex, setIndex, atMs }) => {

@@ -11,7 +11,7 @@ export const repsConfirmed = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the count'),
   apply: (_, state, event) => {

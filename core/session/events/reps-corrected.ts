@@ -12,7 +12,7 @@ export const repsCorrected = defineEvent({
   afterFinish: true,
   corrects: true,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the repetitions'),
   apply: (_, state, event) => {

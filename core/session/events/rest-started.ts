@@ -11,7 +11,7 @@ export const restStarted = defineEvent({
   afterFinish: false,
   corrects: false,
   atHome: true,
-  letsDown: true,
+  deflates: true,
   changesSummary: false,
   words: msg('the rest'),
   apply: (_, state, { atMs, restMs }) => {

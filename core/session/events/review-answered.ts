@@ -9,7 +9,7 @@ export const reviewAnswered = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: false,
-  letsDown: false,
+  deflates: false,
   changesSummary: true,
   words: msg('the answer to the review'),
   apply: (_, state, { exerciseIndex, rule, answer, change, reason }) => {

@@ -9,7 +9,7 @@ export const sessionFinished = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: true,
   words: msg('the end'),
   apply: (_, state, { atMs }) => {

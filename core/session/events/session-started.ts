@@ -16,7 +16,7 @@ export const sessionStarted = defineEvent({
   afterFinish: false,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the start'),
   apply: (_, state, { atMs, runner, enteredAtMs, byClient }) => {

@@ -11,7 +11,7 @@ export const setEnded = defineEvent({
   afterFinish: false,
   corrects: false,
   atHome: true,
-  letsDown: true,
+  deflates: true,
   changesSummary: false,
   words: msg('the end of the set'),
   apply: (_, state, event) => {

@@ -15,7 +15,7 @@ export const setNoted = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the note'),
   apply: (_, state, event) => {

@@ -13,7 +13,7 @@ export const setStarted = defineEvent({
   afterFinish: false,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: true,
   words: msg('the start of the set'),
   apply: (plan, state, event) => {

@@ -16,7 +16,7 @@ export const signNoted = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: true,
-  letsDown: false,
+  deflates: false,
   changesSummary: true,
   words: msg('the sign'),
   apply: (_, state, { atMs, sign, note }) => {

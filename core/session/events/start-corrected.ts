@@ -12,7 +12,7 @@ export const startCorrected = defineEvent({
   afterFinish: true,
   corrects: true,
   atHome: false,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the start'),
   apply: (_, state, event) => {

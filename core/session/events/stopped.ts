@@ -14,7 +14,7 @@ export const stopped = defineEvent({
   afterFinish: false,
   corrects: false,
   atHome: true,
-  letsDown: true,
+  deflates: true,
   changesSummary: true,
   words: msg('the stop'),
   apply: (_, state, { atMs, why }) => {

@@ -10,7 +10,7 @@ export const takenOver = defineEvent({
   afterFinish: false,
   corrects: false,
   atHome: false,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the device that runs it'),
   apply: (_, state, { runner }) => {

@@ -10,7 +10,7 @@ export const undone = defineEvent({
   afterFinish: true,
   corrects: false,
   atHome: false,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
   words: msg('the undoing'),
   apply: () => {},

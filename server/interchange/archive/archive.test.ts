@@ -9,8 +9,8 @@ import { describe, expect, it, onTestFinished } from 'vitest';
 import {
   type ArchivePreview,
   archiveJsonSchema,
+  type ImportBatch,
   type SiteFingerprint,
-  type TakenIn,
 } from '#contract/archive';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import { englishOf } from '#language/english-of.fixture';
@@ -36,7 +36,7 @@ import { recountSuperseded } from '../../db/superseded';
 import { demoDatabase } from '../../demo.fixture';
 import { type Ready, ready, train } from '../../forbidden.fixture';
 import { sha256 } from '../../sha256';
-import { takeIn } from './take-in';
+import { takeIn } from './import-archive';
 import { writeArchive } from './write-archive';
 
 const NOW_MS = Date.UTC(2026, 4, 4, 12);
@@ -60,14 +60,15 @@ async function demo() {
   return { lines: () => [...writeArchive(file, { kind: 'practice' })], em: orm.em.fork() };
 }
 
-/** After all that is in the files. */
-const TAKEN_IN_MS = Date.UTC(2027, 5, 1);
+/** After all that is in the files. */ import { withPresentNames } from './present-names';
+
+const IMPORTED_MS = Date.UTC(2027, 5, 1);
 const TAKING = {
   matches: {},
   words: 'test.ndjson',
   practitionerId: 'ines',
   doer: { role: 'clinician', isOwner: true } as const,
-  nowMs: TAKEN_IN_MS,
+  nowMs: IMPORTED_MS,
   movedFrom: '',
 };
 const text = (lines: readonly string[]) => lines.map((line) => line.replace(/\n$/, ''));
@@ -95,7 +96,7 @@ describe('an archive of a whole practice', () => {
 
 it('lets others be answered while a whole practice goes out', async () => {
   const { orm } = await demoDatabase();
-  const app = createApp({ orm, now: () => TAKEN_IN_MS, log: pino({ level: 'silent' }) });
+  const app = createApp({ orm, now: () => IMPORTED_MS, log: pino({ level: 'silent' }) });
   const headers = await signInHere(orm, 'ines');
   const going = await app.request('/api/archive', { headers });
   const reader = going.body?.getReader();
@@ -182,7 +183,7 @@ describe('an archive of any practice', () => {
 const FOLLOWS = [
   { table: 'session', columns: 'id, finished_at_ms, superseded, summary, log_line' },
   { table: 'prescription', columns: 'id, exercise_id, limb, superseded' },
-  ...['screening', 'day_check', 'girth', 'tightness', 'lop', 'strength_test', 'programme'].map((table) => ({
+  ...['screening', 'day_check', 'girth', 'tightness', 'lop', 'strength_test', 'block'].map((table) => ({
     table,
     columns: 'id, superseded',
   })),
@@ -254,14 +255,14 @@ describe('one person moved between two practices', () => {
     const before = await counted();
     const file = await archiveOf(from, id);
     await takeInBy(into, '/archive', file);
-    const [list] = await into.get<TakenIn[]>('/archive/taken-in');
+    const [list] = await into.get<ImportBatch[]>('/archive/imports');
     expect(englishOf(list)).toMatchObject({
       words: 'person.ndjson',
       practitionerId: 'clara',
-      takenBackAtMs: null,
+      undoneAtMs: null,
     });
     await into.post(`/clients/${id}/day-checks`, WELL);
-    const refused = await into.refused(`/archive/taken-in/${list?.id}/back`, {});
+    const refused = await into.refused(`/archive/imports/${list?.id}/undo`, {});
     expect(englishOf(refused)).toMatchObject({
       status: 409,
       problem: { detail: expect.stringContaining('Test Person') },
@@ -269,8 +270,8 @@ describe('one person moved between two practices', () => {
 
     const again = await startApi();
     await takeInBy(again, '/archive', file);
-    const [second] = await again.get<TakenIn[]>('/archive/taken-in');
-    await again.post(`/archive/taken-in/${second?.id}/back`, {});
+    const [second] = await again.get<ImportBatch[]>('/archive/imports');
+    await again.post(`/archive/imports/${second?.id}/undo`, {});
     expect((await again.get<PeoplePage>('/clients')).total).toBe(0);
     expect(await again.sql('select count(*) as n from session_event')).toEqual([{ n: 0 }]);
     expect(await again.sql('select coalesce(sum(count), 0) as n from inflation_count')).toEqual([{ n: 0 }]);
@@ -369,7 +370,7 @@ describe('one person moved between two practices', () => {
       ['GET', '/archive/of/x'],
       ['POST', '/archive'],
       ['POST', '/archive/preview'],
-      ['POST', '/archive/taken-in/x/back'],
+      ['POST', '/archive/imports/x/undo'],
     ] as const) {
       const answer = await api.raw(method, path, method === 'POST' ? '{}' : undefined, 'colin');
       expect([path, answer.status]).toEqual([path, 403]);
@@ -514,7 +515,7 @@ const NOW_COUNTS = [
   'lop',
   'strength_test',
   'prescription',
-  'programme',
+  'block',
   'session',
 ]
   .map((table) => `select '${table}' as t, id, superseded from ${table}`)
@@ -714,6 +715,38 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
     expect((await takeInBy(into, '/archive', `${text}${JSON.stringify(end)}\n`)).status).toBe(201);
     const { facts } = await into.get<ClientRecord>(`/clients/${id}`);
     expect(facts.clearances).toMatchObject([{ maxPercentLop: 60, highestRung: null, ranges: [] }]);
+  });
+
+  it('reads what earlier releases called otherwise under the names of now', async () => {
+    const from = await startApi();
+    const id = await somebody(from);
+    await from.post(`/clients/${id}/adverse-events`, {
+      id: newId(),
+      sessionId: null,
+      atMs: from.clock.nowMs - 1_000,
+      what: 'Bruise',
+      done: 'Ice',
+      outcome: '',
+      notified: 'The client',
+    });
+    const file = await archiveOf(from, id);
+    const rows = file.trimEnd().split('\n').slice(0, -1);
+    const earlier = rows.map((line) => `${line.replace('"notified":', '"told":')}\n`).join('');
+    expect(earlier).toContain('"told":"The client"');
+    const end = { end: { rows: rows.length - 1, sha256: sha256(earlier) } };
+    const into = await startApi();
+    expect((await takeInBy(into, '/archive', `${earlier}${JSON.stringify(end)}\n`)).status).toBe(201);
+    expect(await into.sql('select notified from adverse_event')).toEqual([{ notified: 'The client' }]);
+    expect(withPresentNames('session-attempt', { id: 'a', answer: { seed: 1, deeds: [] } })).toEqual({
+      id: 'a',
+      answer: { seed: 1, actions: [] },
+    });
+    expect(
+      withPresentNames('event', { event: { type: 'beside-noted', what: 'ice' }, receivedAtMs: 1 }),
+    ).toEqual({
+      event: { type: 'adjunct-noted', what: 'ice' },
+      receivedAtMs: 1,
+    });
   });
 
   it('adds no event to a session that is on record here', async () => {

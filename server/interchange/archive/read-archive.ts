@@ -13,6 +13,7 @@ import { messageOf } from '#core/message/issue';
 import { type Message, msg } from '#core/message/message';
 import { MessageError } from '#core/message/message-error';
 import { isStorable } from '../../storable';
+import { withPresentNames } from './present-names';
 import { fingerprintOf, isSignedBy } from './site-key';
 
 /** What is wrong with an archive, on which of its lines from 1, and what to do. */
@@ -116,8 +117,9 @@ function rowOf(value: Record<string, unknown>, at: number): ArchiveRow {
         kind: String(JSON.stringify(value.kind)).slice(0, 60),
       }),
     );
-  const read = ARCHIVE_ROWS[kind].safeParse(value.row);
-  if (read.success) return { kind, row: value.row as Record<string, unknown> };
+  const row = withPresentNames(kind, value.row);
+  const read = ARCHIVE_ROWS[kind].safeParse(row);
+  if (read.success) return { kind, row: row as Record<string, unknown> };
   const [issue] = read.error.issues;
   throw new NotAnArchive(
     at,

@@ -36,7 +36,7 @@ const inAPlan = (table: string) =>
 
 const WHO_WORKED = oneOf(
   clientsOf('signed_by', 'prescription'),
-  clientsOf('kept_by', 'programme'),
+  clientsOf('kept_by', 'block'),
   clientsOf('lifted_by', 'hold'),
   clientsOf('ended_by', 'condition'),
   ...['rung_check', 'heavy_work', 'outcome', 'comparison', 'adverse_event', 'report', 'retraction'].map(
@@ -101,7 +101,7 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
     ...byTime,
     follows: (row) => searchedBy(readPlan(row.plan)),
   },
-  block: { table: 'programme', json: ['wish', 'sessions'], ...byTime },
+  block: { table: 'block', json: ['wish', 'sessions'], ...byTime },
   session: {
     table: 'session',
     json: ['plan'],

@@ -10,7 +10,7 @@ import { NumberField } from '../../parts/NumberField';
 import { Picker } from '../../parts/Picker';
 import { Ticks } from '../../parts/Ticks';
 import { TimeField } from '../../parts/TimeField';
-import { CalendarIn } from './CalendarIn';
+import { CalendarImport } from './CalendarImport';
 import type { BlockState } from './use-block';
 
 const WEEKDAYS = WEEKDAY_LABELS.map((label, value) => ({ value: String(value), label: translate(label) }));
@@ -56,7 +56,7 @@ export function BlockWishForm({ block }: { block: BlockState }) {
             change({
               lines: [
                 ...wish.lines,
-                { coursePlanId, perWeek: 2, timesADay: 1, available: [0, 1, 2, 3, 4], besideHeavy: 'apart' },
+                { coursePlanId, perWeek: 2, timesADay: 1, available: [0, 1, 2, 3, 4], onHeavyDays: 'apart' },
               ],
             })
           }
@@ -111,7 +111,7 @@ export function BlockWishForm({ block }: { block: BlockState }) {
         hint={t`Of 1RM, to at most 40 %; each review decides.`}
       />
       <DaysOff daysOff={wish.daysOff} onChange={(daysOff) => change({ daysOff })} />
-      <CalendarIn wish={wish} change={change} />
+      <CalendarImport wish={wish} change={change} />
     </div>
   );
 }
@@ -166,8 +166,8 @@ function LineForm({
       {wish.heavy.length > 0 && (
         <Choice
           label={t`Beside heavy days`}
-          value={line.besideHeavy}
-          onChange={(besideHeavy) => change({ besideHeavy })}
+          value={line.onHeavyDays}
+          onChange={(onHeavyDays) => change({ onHeavyDays })}
           options={[
             { value: 'apart', label: t`other days` },
             { value: 'finisher', label: t`finisher` },

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { failureWords } from '../../data/api';
 import { useChangePerson, useErase, useMerge } from '../../data/corrections';
-import { useTakeOut } from '../../data/in-and-out';
+import { useExport } from '../../data/import-export';
 import { usePeople } from '../../data/people';
 import { useMay } from '../../data/queries';
 import { fileStem } from '../../data/save-file';
@@ -134,7 +134,7 @@ function OffTheList({ client, close }: { client: ClientRecord; close: () => void
 
 function Forget({ client, close }: { client: ClientRecord; close: () => void }) {
   const erase = useErase(client.id);
-  const takeOut = useTakeOut();
+  const takeOut = useExport();
   const navigate = useNavigate();
   const { typed, field, send } = useFields({ name: '', reason: '' }, erase.error);
   const fileName = fileStem(client.name);

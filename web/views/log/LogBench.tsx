@@ -17,9 +17,9 @@ import { LongList } from '../../parts/LongList';
 import { Picker } from '../../parts/Picker';
 import { Reading } from '../../parts/Reading';
 import { SearchField } from '../../parts/SearchField';
+import { ExportPerson } from './ExportPerson';
 import { LogLine } from './LogLine';
 import { LogTotalsLine, PeriodHead } from './LogTotals';
-import { TakePersonOut } from './TakePersonOut';
 
 type Order = 'newest' | 'oldest' | 'longest' | 'most' | 'hardest';
 const ORDERS: Record<Order, { label: string; by: (a: LoggedSession, b: LoggedSession) => number }> = {
@@ -77,7 +77,7 @@ export function LogBench({ client }: { client: ClientRecord }) {
           </Trans>
         </p>
         <div className="mt-4">
-          <TakePersonOut client={client} />
+          <ExportPerson client={client} />
         </div>
       </section>
     );
@@ -128,7 +128,7 @@ export function LogBench({ client }: { client: ClientRecord }) {
             ]}
           />
           <Button onClick={() => void copy()}>{t`Copy as CSV`}</Button>
-          <TakePersonOut client={client} />
+          <ExportPerson client={client} />
         </div>
       </div>
       {whole ? <LogTotalsLine totals={whole.totals} /> : <p>{t`No session fits.`}</p>}

@@ -101,7 +101,7 @@ export function MeasureCuff({
     const decision = decideMeasuring(state, intent, kit, reading, serverNow());
     if (decision.state !== state) setState(decision.state);
     for (const effect of decision.effects)
-      source.command({ do: effect === 'let-down' ? 'release' : 'measure' });
+      source.command({ do: effect === 'deflate' ? 'release' : 'measure' });
     return decision.state;
   };
   const plausibleFrom = {

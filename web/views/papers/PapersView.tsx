@@ -53,7 +53,7 @@ function Papers({
         className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-rule p-4 print:hidden"
       >
         <Link
-          to={person ? `/people/${person.client.id}/${PAPER_FORMS[form].screen}` : '/in-and-out'}
+          to={person ? `/people/${person.client.id}/${PAPER_FORMS[form].screen}` : '/import-export'}
           className="min-h-11 py-2 underline underline-offset-4"
         >
           {t`Back to ${person ? person.client.name : t`in and out`}`}

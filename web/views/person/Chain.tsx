@@ -8,7 +8,7 @@ import { Pip } from '../../parts/Pip';
 import { Tip } from '../../parts/Tip';
 import { usePlanSearch } from '../../parts/use-plan-in-hand';
 
-const BESIDE = {
+const OUTSIDE = {
   outcomes: { label: t`Outcomes`, words: t`: did it help` },
   log: { label: t`Log`, words: t`: all that was done` },
   record: { label: t`Record`, words: t`: what is on it, and corrections` },
@@ -28,13 +28,13 @@ const startsWithDigit = (words: string): boolean => /^\d/.test(words);
 export function Chain({
   client,
   chosen,
-  beside,
+  outside,
   low,
 }: {
   client: ClientRecord;
   chosen: LinkId | null;
   /** What is open beside the chain; null where a link is. */
-  beside: keyof typeof BESIDE | null;
+  outside: keyof typeof OUTSIDE | null;
   low: Low;
 }) {
   const search = usePlanSearch();
@@ -79,14 +79,14 @@ export function Chain({
           <li key={id}>
             <Link
               to={`/people/${client.id}/${id}${search}`}
-              aria-current={id === beside ? 'page' : undefined}
+              aria-current={id === outside ? 'page' : undefined}
               className="inline-flex min-h-9 items-center border-b-4 border-transparent underline-offset-4 hover:underline aria-[current=page]:border-plum"
             >
-              {BESIDE[id].label}
+              {OUTSIDE[id].label}
               {id === 'outcomes' && due > 0 && (
                 <span className="notched ml-2 text-ochre">{t`${figure(due)} due`}</span>
               )}
-              <span className={`max-md:hidden ${gives.words}`}>{BESIDE[id].words}</span>
+              <span className={`max-md:hidden ${gives.words}`}>{OUTSIDE[id].words}</span>
             </Link>
           </li>
         ))}

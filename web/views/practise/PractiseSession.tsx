@@ -79,7 +79,7 @@ function useSessionRun(session: SessionCase) {
     run: newSessionRun,
     trace: [],
   });
-  const latest = useRef<{ run: SessionRun; deeds: NewSessionAttempt['deeds'] }>({ run, deeds: [] });
+  const latest = useRef<{ run: SessionRun; actions: NewSessionAttempt['actions'] }>({ run, actions: [] });
   const show = useCallback(
     (now: SessionRun) => setShown((shown) => ({ run: now, trace: traced(shown.trace, now) })),
     [],
@@ -92,11 +92,16 @@ function useSessionRun(session: SessionCase) {
     return () => clearInterval(timer);
   }, [session, show]);
   const act = (action: SessionAction) => {
-    const { run: now, deeds } = latest.current;
-    latest.current = { run: doInSession(now, action), deeds: [...deeds, { atMs: now.atMs, do: action }] };
+    const { run: now, actions } = latest.current;
+    latest.current = { run: doInSession(now, action), actions: [...actions, { atMs: now.atMs, do: action }] };
     show(latest.current.run);
   };
-  return { run, trace, act, done: () => ({ endMs: latest.current.run.atMs, deeds: latest.current.deeds }) };
+  return {
+    run,
+    trace,
+    act,
+    done: () => ({ endMs: latest.current.run.atMs, actions: latest.current.actions }),
+  };
 }
 
 function Running({
@@ -114,7 +119,7 @@ function Running({
   const next = () => act(run.set ? 'end-set' : 'begin-set');
   usePlusMinus((direction) => act(direction > 0 ? 'squeeze' : 'bleed'), true);
   useSpace(next);
-  useAction('let-down', () => act('release'));
+  useAction('deflate', () => act('release'));
   useAction('ask', () => act('ask'));
   const known = whatIsKnown(session, run);
   return (
@@ -165,7 +170,7 @@ function Running({
           <Button
             className="min-h-14 max-sm:col-span-2"
             kind="stop"
-            does="let-down"
+            does="deflate"
             onClick={() => act('release')}
           >
             {t`Release`}

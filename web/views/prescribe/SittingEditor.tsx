@@ -1,17 +1,17 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { SessionChoice } from '#core/plan/choices';
-import { type Beside, besideText, type PlannedBeside } from '#core/protocol/beside';
+import { type Adjunct, adjunctText, type PlannedAdjunct } from '#core/protocol/adjunct';
 import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field } from '../../parts/Field';
 import { useFields } from '../../parts/use-fields';
 import { WordMenu } from '../../parts/WordMenu';
-import { BESIDE_OPTIONS } from '../../words/beside-options';
+import { ADJUNCT_OPTIONS } from '../../words/adjunct-options';
 
 const MOST = 8;
-const WHEN: { value: PlannedBeside['when']; label: string }[] = [
+const WHEN: { value: PlannedAdjunct['when']; label: string }[] = [
   { value: 'before', label: t`Before the cuff` },
   { value: 'after', label: t`After it` },
 ];
@@ -25,22 +25,22 @@ export function SittingEditor({
   change: (session: SessionChoice) => void;
 }) {
   const [isOpen, setOpen] = useState(false);
-  const { typed, set, field, send } = useFields<PlannedBeside>(
+  const { typed, set, field, send } = useFields<PlannedAdjunct>(
     { when: 'before', what: 'heavy-lift', words: '' },
     null,
   );
   const { sitting = [], ...rest } = session;
-  const keep = (next: PlannedBeside[]) => change(next.length > 0 ? { ...rest, sitting: next } : rest);
-  const part = (when: PlannedBeside['when']) =>
+  const keep = (next: PlannedAdjunct[]) => change(next.length > 0 ? { ...rest, sitting: next } : rest);
+  const part = (when: PlannedAdjunct['when']) =>
     sitting.map((one, place) => ({ one, place })).filter(({ one }) => one.when === when);
-  const list = (when: PlannedBeside['when']) =>
+  const list = (when: PlannedAdjunct['when']) =>
     part(when).map(({ one, place }) => (
       <li key={`${when} ${place} ${one.what}`} className="inline-flex items-center gap-2">
-        {translate(besideText(one))}
+        {translate(adjunctText(one))}
         <button
           type="button"
           className="min-h-9 px-1 underline underline-offset-4"
-          aria-label={t`Leave out ${translate(besideText(one))}`}
+          aria-label={t`Leave out ${translate(adjunctText(one))}`}
           onClick={() => keep(sitting.filter((_, other) => other !== place))}
         >
           {t`leave out`}
@@ -76,11 +76,11 @@ export function SittingEditor({
           })}
         >
           <Choice label={t`When`} value={typed.when} onChange={(when) => set('when', when)} options={WHEN} />
-          <WordMenu<Beside>
+          <WordMenu<Adjunct>
             label={t`What is done`}
             value={typed.what}
             onChange={(what) => set('what', what)}
-            options={BESIDE_OPTIONS}
+            options={ADJUNCT_OPTIONS}
           />
           <Field
             className="min-w-56 flex-1"

@@ -18,8 +18,8 @@ import type { LiveSession } from '../../data/live-session';
 import { saveFile } from '../../data/save-file';
 import { useEffortIn } from '../../data/use-effort-in';
 import { translate } from '../../language/translate';
+import { AdjunctNotes } from '../../parts/AdjunctNotes';
 import { AdverseEvents } from '../../parts/AdverseEvents';
-import { BesideNotes } from '../../parts/BesideNotes';
 import { BloodPressureInWork } from '../../parts/BloodPressureInWork';
 import { FollowUpForm } from '../../parts/FollowUpForm';
 import { clock, dayAndTime, plain } from '../../parts/format';
@@ -115,7 +115,7 @@ export function RecordView({ session }: { session: LiveSession }) {
       />
       <NextTime session={session} act={act} />
       <div className="max-w-md">
-        <BesideNotes plan={view.plan} state={state} act={act} />
+        <AdjunctNotes plan={view.plan} state={state} act={act} />
       </div>
       {state.finishedAtMs !== null && <WayOn clientId={view.clientId} />}
       <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />

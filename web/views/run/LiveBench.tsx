@@ -16,7 +16,7 @@ import { thisDevice } from '../../data/device';
 import type { LiveSession } from '../../data/live-session';
 import { pumpOf } from '../../devices/session-pumps';
 import { translate } from '../../language/translate';
-import { BesideNotes } from '../../parts/BesideNotes';
+import { AdjunctNotes } from '../../parts/AdjunctNotes';
 import { BigClock } from '../../parts/BigClock';
 import { BloodPressureInWork } from '../../parts/BloodPressureInWork';
 import { Button } from '../../parts/Button';
@@ -197,7 +197,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
             <StrapPanel view={view} intensity={exercise.intensity} />
           )}
           <BloodPressureInWork clientId={view.clientId} plan={plan} state={state} act={act} />
-          <BesideNotes plan={plan} state={state} act={act} />
+          <AdjunctNotes plan={plan} state={state} act={act} />
           <OfferPanel plan={plan} state={state} act={act} />
           <SetNotes plan={plan} state={state} act={act} />
           <LiveForecast plan={plan} state={state} clientId={view.clientId} />

@@ -38,7 +38,7 @@ function Lines({ plan, state, client }: { plan: Plan; state: SessionState; clien
   if (left.length === 0 || state.stopped) return null;
   return (
     <section aria-label={t`Likely from here`}>
-      <SaidBesideLikely plan={plan} state={state} client={client} />
+      <SaidNextToLikely plan={plan} state={state} client={client} />
       <h2 className="text-[14px] text-quiet">{t`Likely from here`}</h2>
       <ul className="figures text-[15px]">
         {left.slice(0, 4).map(({ exerciseIndex, setIndex, plannedReps, likelyReps, lowReps, highReps }) => (
@@ -52,7 +52,7 @@ function Lines({ plan, state, client }: { plan: Plan; state: SessionState; clien
 }
 
 /** The effort said after the last set, beside what was likely before the session began. */
-function SaidBesideLikely({
+function SaidNextToLikely({
   plan,
   state,
   client,

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { ArchiveMatches, ArchivePreview, SiteFingerprint, TakenIn } from '#contract/archive';
+import type { ArchiveMatches, ArchivePreview, ImportBatch, SiteFingerprint } from '#contract/archive';
 import type { TableAnswer } from '#contract/table';
 import type { TableKind } from '#core/table/tables';
 import { api, read, whoAsks } from './api';
@@ -14,16 +14,16 @@ const send = (path: string, asked: Record<string, string>, body: Blob): Promise<
     body,
   });
 
-export const useTakenIn = () =>
+export const useImports = () =>
   useQuery({
-    queryKey: KEYS.takenIn,
-    queryFn: () => read<TakenIn[]>(api.archive['taken-in'].$get()),
+    queryKey: KEYS.imports,
+    queryFn: () => read<ImportBatch[]>(api.archive.imports.$get()),
   });
 
-export function useTakeBack() {
+export function useUndoImport() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) => read<TakenIn[]>(api.archive['taken-in'][':id'].back.$post({ param: { id } })),
+    mutationFn: (id: string) => read<ImportBatch[]>(api.archive.imports[':id'].undo.$post({ param: { id } })),
     onSuccess: () => queries.invalidateQueries(),
   });
 }
@@ -48,7 +48,7 @@ export const useArchivePreview = (file: File, matches: ArchiveMatches) =>
     retry: false,
   });
 
-export function useTakeArchive() {
+export function useImportArchive() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({
@@ -71,7 +71,7 @@ export function useTakeArchive() {
 export const previewTable = (kind: TableKind, name: string, rows: Blob): Promise<TableAnswer> =>
   read<TableAnswer>(send(`tables/${kind}`, { name, take: 'good', preview: 'yes' }, rows));
 
-export function useTakeTable() {
+export function useImportTable() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ kind, name, rows }: { kind: TableKind; name: string; rows: Blob }) =>
@@ -81,7 +81,7 @@ export function useTakeTable() {
 }
 
 /** Fetches a file that only who works here may have, and saves it. */
-export function useTakeOut() {
+export function useExport() {
   return useMutation({
     mutationFn: async ({ path, fileName }: { path: string; fileName: string }) => {
       const answer = await fetch(`/api/${path}`, {

@@ -1,11 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { swellingChanges } from '#core/outcomes/swelling';
 import type { Plan } from '#core/plan/plan';
-import { type Beside, besideText, type PlannedBeside } from '#core/protocol/beside';
+import { type Adjunct, adjunctText, type PlannedAdjunct } from '#core/protocol/adjunct';
 import type { Intent } from '#core/session/decide/intent';
 import type { SessionState } from '#core/session/state';
 import { translate } from '../language/translate';
-import { BESIDE_OPTIONS } from '../words/beside-options';
+import { ADJUNCT_OPTIONS } from '../words/adjunct-options';
 import { Button } from './Button';
 import { Field } from './Field';
 import { dayAndTime } from './format';
@@ -16,11 +16,11 @@ import { WordMenu } from './WordMenu';
 
 type Props = { plan: Pick<Plan, 'sitting'>; state: SessionState; act: (intent: Intent) => unknown };
 
-type Typed = { what: Beside; words: string; girth: string };
-type Noted = { what: Beside; words: string; girthCm?: number };
+type Typed = { what: Adjunct; words: string; girth: string };
+type Noted = { what: Adjunct; words: string; girthCm?: number };
 
 /** What else was done in the sitting, without a cuff: before, between or after the work under it. */
-export function BesideNotes({ plan, state, act }: Props) {
+export function AdjunctNotes({ plan, state, act }: Props) {
   const { length } = useUnits();
   const { typed, set, field, send } = useFields<Typed, Noted>(
     { what: 'mobility', words: '', girth: '' },
@@ -37,32 +37,32 @@ export function BesideNotes({ plan, state, act }: Props) {
   const isGirth = typed.what === 'swelling';
   const planned = plan.sitting ?? [];
   const due = planned.filter((one) => !isDone(one, state));
-  const take = (one: PlannedBeside) => {
+  const take = (one: PlannedAdjunct) => {
     if (one.what === 'swelling') {
       set('what', 'swelling');
       set('words', one.words);
-    } else act({ do: 'note-beside', what: one.what, words: one.words });
+    } else act({ do: 'note-adjunct', what: one.what, words: one.words });
   };
   return (
     <details open={due.length > 0}>
       <summary className="min-h-11 cursor-pointer py-2 text-[15px]">
-        {t`Beside the cuff${state.beside.length > 0 ? t`: ${state.beside.length} noted` : ''}`}
+        {t`Adjuncts${state.adjuncts.length > 0 ? t`: ${state.adjuncts.length} noted` : ''}`}
       </summary>
-      <ul aria-label={t`Beside the cuff`}>
+      <ul aria-label={t`Adjuncts`}>
         {due.map((one) => (
           <li
-            key={`${one.when} ${translate(besideText(one))}`}
+            key={`${one.when} ${translate(adjunctText(one))}`}
             className="flex items-center justify-between gap-3 border-b border-rule py-1"
           >
             <span>
-              {one.when === 'before' ? t`Before` : t`After`}: {translate(besideText(one))}
+              {one.when === 'before' ? t`Before` : t`After`}: {translate(adjunctText(one))}
             </span>
             <Button onClick={() => take(one)}>{one.what === 'swelling' ? t`Enter` : t`Done`}</Button>
           </li>
         ))}
-        {state.beside.map(({ atMs, what: noted, words: said, girthCm: cm }) => (
+        {state.adjuncts.map(({ atMs, what: noted, words: said, girthCm: cm }) => (
           <li key={`${atMs} ${noted} ${said}`} className="border-b border-rule py-1">
-            {translate(besideText({ what: noted, words: said }))}
+            {translate(adjunctText({ what: noted, words: said }))}
             {cm !== undefined && `, ${length.words(cm)}`}{' '}
             <span className="figures text-[13px] text-quiet">{dayAndTime(atMs)}</span>
           </li>
@@ -72,16 +72,16 @@ export function BesideNotes({ plan, state, act }: Props) {
       <form
         className="space-y-2 pt-2"
         {...send((noted) => {
-          act({ do: 'note-beside', ...noted });
+          act({ do: 'note-adjunct', ...noted });
           set('words', '');
           set('girth', '');
         })}
       >
         <WordMenu
-          label={t`Beside the cuff`}
+          label={t`Adjuncts`}
           value={typed.what}
           onChange={(what) => set('what', what)}
-          options={BESIDE_OPTIONS}
+          options={ADJUNCT_OPTIONS}
         />
         <Field
           label={isGirth ? t`Where the tape lies` : t`In a few words`}
@@ -97,9 +97,9 @@ export function BesideNotes({ plan, state, act }: Props) {
 }
 
 /** Whether what was planned was noted, on its side of the work. */
-function isDone(one: PlannedBeside, { beside, sets }: SessionState): boolean {
+function isDone(one: PlannedAdjunct, { adjuncts, sets }: SessionState): boolean {
   const workFromMs = sets[0]?.startedAtMs ?? Number.POSITIVE_INFINITY;
-  return beside.some(
+  return adjuncts.some(
     ({ what, words, atMs }) =>
       what === one.what &&
       words === one.words &&
@@ -112,7 +112,7 @@ function Swelling({ state }: { state: SessionState }) {
   const { length } = useUnits();
   const [first] = state.sets;
   if (!first) return null;
-  return swellingChanges(state.beside, first.startedAtMs).map(({ where, changeCm, isReal }) => (
+  return swellingChanges(state.adjuncts, first.startedAtMs).map(({ where, changeCm, isReal }) => (
     <p key={where} className={isReal ? 'notched py-1' : 'py-1 text-quiet'}>
       {t`${where}: ${changeCm < 0 ? '−' : '+'}${length.words(Math.abs(changeCm))} over the session, ${isReal ? t`more than two measurements differ by` : t`within what two measurements differ by`}.`}{' '}
       <Why rule="OUT-2" />

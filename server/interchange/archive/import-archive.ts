@@ -12,7 +12,7 @@ import { readHead, summarise } from '../../db/session-log';
 import { isForeignKeyClash, isUniqueClash, type Prepare } from '../../db/sqlite';
 import { putTimesRight } from '../../db/times';
 import { sameJson } from '../../same-json';
-import { type AddedRow, keepTakenIn } from '../taken-in-list';
+import { type AddedRow, keepImport } from '../imports';
 import { checkOcclusion, refuseUnlessAllowed, withoutClaimedRole } from './claims';
 import { NotAnArchive, readArchive } from './read-archive';
 import { isSameFingerprint } from './site-key';
@@ -103,8 +103,8 @@ export function takeIn(
   // Nothing happened after it was received.
   putTimesRight(prepare, nowMs);
   if (added.length > 0)
-    for (const clientId of clientIds) raiseHolds(prepare, clientId, [holdOfTakenIn(id, clientId, nowMs)]);
-  keepTakenIn(prepare, { id, nowMs, practitionerId, words, clientIds, isMove }, added);
+    for (const clientId of clientIds) raiseHolds(prepare, clientId, [holdOfImport(id, clientId, nowMs)]);
+  keepImport(prepare, { id, nowMs, practitionerId, words, clientIds, isMove }, added);
   return {
     id,
     of: of ?? { kind: 'practice' },
@@ -137,8 +137,8 @@ function isMoveFrom(movedFrom: string, signedBy: string | null, at: number): boo
 }
 
 /** What came from a file opens nothing before a clinician has looked through it (rule START-3). */
-const holdOfTakenIn = (id: string, clientId: string, nowMs: number): NewHold => ({
-  cause: `taken-in ${id} ${clientId}`,
+const holdOfImport = (id: string, clientId: string, nowMs: number): NewHold => ({
+  cause: `import ${id} ${clientId}`,
   words: msg('Records came from a file'),
   rule: 'START-3',
   atMs: nowMs,

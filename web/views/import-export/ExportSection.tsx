@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { ARCHIVE_KIND_NAMES } from '#contract/archive-kind-names';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import { failureWords } from '../../data/api';
-import { useSiteKey, useTakeOut } from '../../data/in-and-out';
+import { useExport, useSiteKey } from '../../data/import-export';
 import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
@@ -16,15 +16,15 @@ const SEPARATORS = [
 ] as const;
 
 /** The practice as a file: whole, or one table of it. */
-export function TakeOut({ name }: { name: string }) {
-  const takeOut = useTakeOut();
+export function ExportSection({ name }: { name: string }) {
+  const takeOut = useExport();
   const { data: site } = useSiteKey();
   const [kind, setKind] = useState<ArchiveKind>('session');
   const [separator, setSeparator] = useState<(typeof SEPARATORS)[number]['value']>('comma');
   const base = name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
   return (
-    <section aria-labelledby="take-out" className="max-w-4xl space-y-3">
-      <h2 id="take-out" className="text-xl font-semibold">
+    <section aria-labelledby="export" className="max-w-4xl space-y-3">
+      <h2 id="export" className="text-xl font-semibold">
         {t`Take out`}
       </h2>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">

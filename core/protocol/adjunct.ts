@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { capital, list, type Message, msg } from '../message/message';
 
-const besideSchema = z.enum([
+const adjunctSchema = z.enum([
   'mobility',
   'manual-work',
   'heavy-lift',
@@ -10,11 +10,11 @@ const besideSchema = z.enum([
   'swelling',
   'other',
 ]);
-export type Beside = z.infer<typeof besideSchema>;
-export const BESIDE_IDS = besideSchema.options;
+export type Adjunct = z.infer<typeof adjunctSchema>;
+export const ADJUNCT_IDS = adjunctSchema.options;
 
 /** What is done in one sitting beside the work under the cuff, before, between or after it, within a sentence (rule PRO-4). */
-export const BESIDE_NAMES: Record<Beside, Message> = {
+export const ADJUNCT_NAMES: Record<Adjunct, Message> = {
   mobility: msg('mobility'),
   'manual-work': msg('manual work'),
   'heavy-lift': msg('a heavy lift'),
@@ -24,12 +24,12 @@ export const BESIDE_NAMES: Record<Beside, Message> = {
   other: msg('something else'),
 };
 
-const besideWords = z.string().trim().max(200, msg('At most 200 characters.'));
+const adjunctWords = z.string().trim().max(200, msg('At most 200 characters.'));
 
 /** What was done, in words; a girth for swelling has its centimetres, and its words say where the tape lay. */
-export const besideDone = {
-  what: besideSchema,
-  words: besideWords,
+export const adjunctDone = {
+  what: adjunctSchema,
+  words: adjunctWords,
   girthCm: z
     .number(msg('Enter the girth.'))
     .min(10, msg('At least 10 cm.'))
@@ -37,26 +37,26 @@ export const besideDone = {
     .optional(),
 };
 
-export const plannedBesideSchema = z.object({
+export const plannedAdjunctSchema = z.object({
   when: z.enum(['before', 'after']),
-  what: besideSchema,
-  words: besideWords,
+  what: adjunctSchema,
+  words: adjunctWords,
 });
 /** Something of the sitting that is planned before or after the work under the cuff. */
-export type PlannedBeside = z.infer<typeof plannedBesideSchema>;
+export type PlannedAdjunct = z.infer<typeof plannedAdjunctSchema>;
 
 /** All that is planned beside the cuff; those of one `when` are done in their order. */
-export const sittingSchema = z.array(plannedBesideSchema).max(8, msg('At most eight beside the cuff.'));
+export const sittingSchema = z.array(plannedAdjunctSchema).max(8, msg('At most eight beside the cuff.'));
 
 /** What was done, as it stands within a sentence: its kind, and the words for it. */
-export const besideName = ({ what, words }: { what: Beside; words: string }): Message =>
-  words ? list([BESIDE_NAMES[what], words], ': ') : BESIDE_NAMES[what];
+export const adjunctName = ({ what, words }: { what: Adjunct; words: string }): Message =>
+  words ? list([ADJUNCT_NAMES[what], words], ': ') : ADJUNCT_NAMES[what];
 
-/** @example besideText({ what: 'heavy-lift', words: 'back squat 3 × 5' }) //=> "A heavy lift: back squat 3 × 5" */
-export const besideText = (done: { what: Beside; words: string }): Message => capital(besideName(done));
+/** @example adjunctText({ what: 'heavy-lift', words: 'back squat 3 × 5' }) //=> "A heavy lift: back squat 3 × 5" */
+export const adjunctText = (done: { what: Adjunct; words: string }): Message => capital(adjunctName(done));
 
 /** What of the sitting comes before or after the cuff, in its order. */
 export const sittingPart = (
-  sitting: readonly PlannedBeside[] | undefined,
-  when: PlannedBeside['when'],
-): PlannedBeside[] => (sitting ?? []).filter((one) => one.when === when);
+  sitting: readonly PlannedAdjunct[] | undefined,
+  when: PlannedAdjunct['when'],
+): PlannedAdjunct[] => (sitting ?? []).filter((one) => one.when === when);

@@ -4,7 +4,7 @@ import { type AuditNote, writeAudit } from '../db/audit';
 import type { Prepare } from '../db/sqlite';
 
 /** What was taken in at once: by whom, when, what it was called, and whose records it is in. */
-export type TakenInList = {
+export type ImportList = {
   id: string;
   nowMs: number;
   practitionerId: string;
@@ -18,30 +18,30 @@ export type TakenInList = {
 export type AddedRow = { kind: ArchiveKind; rowId: string };
 
 /** Keeps what was added as one, so that it can be taken back as one; with its entry of the audit. */
-export function keepTakenIn(prepare: Prepare, list: TakenInList, added: readonly AddedRow[]): void {
-  beginTakenIn(prepare, list);
-  addTakenIn(prepare, list.id, 0, added);
-  endTakenIn(prepare, list, added.length);
+export function keepImport(prepare: Prepare, list: ImportList, added: readonly AddedRow[]): void {
+  beginImport(prepare, list);
+  addToImport(prepare, list.id, 0, added);
+  endImport(prepare, list, added.length);
 }
 
 /** The same in parts, where it is too much for one transaction: what came in before something broke can be taken back, too. */
-export function beginTakenIn(
+export function beginImport(
   prepare: Prepare,
-  { id, nowMs, practitionerId, words, isMove = false }: TakenInList,
+  { id, nowMs, practitionerId, words, isMove = false }: ImportList,
 ): void {
   prepare(
-    `insert into taken_in (id, at_ms, practitioner_id, words, rows, client_ids, audit_id, is_move)
+    `insert into import_batch (id, at_ms, practitioner_id, words, rows, client_ids, audit_id, is_move)
      values (?, ?, ?, ?, 0, '[]', (select coalesce(max(id), 0) from audit), ?)`,
   ).run(id, nowMs, practitionerId, JSON.stringify(words), Number(isMove));
 }
 
 /** @param place of the first of them in the list */
-export function addTakenIn(prepare: Prepare, id: string, place: number, added: readonly AddedRow[]): void {
-  const one = prepare('insert into taken_in_row (taken_in_id, place, kind, row_id) values (?, ?, ?, ?)');
+export function addToImport(prepare: Prepare, id: string, place: number, added: readonly AddedRow[]): void {
+  const one = prepare('insert into import_row (import_id, place, kind, row_id) values (?, ?, ?, ?)');
   for (const [at, { kind, rowId }] of added.entries()) one.run(id, place + at, kind, rowId);
 }
 
-export function endTakenIn(prepare: Prepare, list: TakenInList, rows: number): void {
+export function endImport(prepare: Prepare, list: ImportList, rows: number): void {
   const { id, nowMs, practitionerId, words, clientIds } = list;
   const note: AuditNote = {
     action: 'taken-in',
@@ -50,6 +50,6 @@ export function endTakenIn(prepare: Prepare, list: TakenInList, rows: number): v
   };
   writeAudit(prepare, note, { practitionerId, atMs: nowMs });
   prepare(
-    'update taken_in set rows = ?, client_ids = ?, audit_id = (select max(id) from audit) where id = ?',
+    'update import_batch set rows = ?, client_ids = ?, audit_id = (select max(id) from audit) where id = ?',
   ).run(rows, JSON.stringify(clientIds), id);
 }

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { ArchiveMatches, ArchivePreview } from '#contract/archive';
 import { ARCHIVE_KIND_NAMES } from '#contract/archive-kind-names';
 import { failureWords } from '../../data/api';
-import { useArchivePreview, useTakeArchive } from '../../data/in-and-out';
+import { useArchivePreview, useImportArchive } from '../../data/import-export';
 import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
@@ -16,10 +16,10 @@ import { notify } from '../../state/notices';
 const NEW = 'new';
 
 /** An archive before it is taken in: who is in it, who they may be here, and what stands otherwise. */
-export function ArchiveIn({ file, done }: { file: File; done: () => void }) {
+export function ArchiveImport({ file, done }: { file: File; done: () => void }) {
   const [matches, setMatches] = useState<ArchiveMatches>({});
   const { data: preview, error, isFetching } = useArchivePreview(file, matches);
-  const take = useTakeArchive();
+  const take = useImportArchive();
   const [movedFrom, setMovedFrom] = useState('');
   // Who may be whom is asked once, of the first look: a match changes what the second says of them.
   const [asked, setAsked] = useState<ArchivePreview['people'] | null>(null);

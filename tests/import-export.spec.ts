@@ -33,7 +33,7 @@ async function bring(page: Page, name: string, lines: readonly string[], said: s
 test('a practice comes from its spreadsheets, and trains the first person the same hour', {
   tag: '@days',
 }, async ({ page }) => {
-  await page.goto('/in-and-out');
+  await page.goto('/import-export');
 
   await test.step('people, with letters of another encoding', async () => {
     await bring(
@@ -133,7 +133,7 @@ test('one person moves between two practices with their whole record', async ({
     await (await saved).saveAs(file);
 
     const there = await otherDevice(browser, second.address);
-    await there.goto('/in-and-out');
+    await there.goto('/import-export');
     await there.getByLabel('File to bring in').setInputFiles(file);
     await expect(there.getByRole('heading', { name: 'Wilmot Saltash, from another practice' })).toBeVisible();
     await expect(there.getByText('new here', { exact: true })).toBeVisible();
@@ -143,7 +143,7 @@ test('one person moves between two practices with their whole record', async ({
     await expect(there.getByText(/54\.5 cm/).first()).toBeVisible();
 
     // And back out, as one.
-    await there.goto('/in-and-out');
+    await there.goto('/import-export');
     await there.getByRole('button', { name: /^Take back wilmot/i }).click();
     await expect(there.getByText(/taken back/)).toBeVisible();
     await expect(there.getByRole('navigation', { name: 'People' }).getByText('Wilmot Saltash')).toBeHidden();

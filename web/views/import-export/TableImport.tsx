@@ -11,7 +11,7 @@ import type { BadCell } from '#core/table/read-row';
 import { likelyKind, type Mapping, missingIn, openDate, recognise, withForms } from '#core/table/recognise';
 import { TABLE_KINDS, TABLES } from '#core/table/tables';
 import { failureWords } from '../../data/api';
-import { previewTable, useTakeTable } from '../../data/in-and-out';
+import { previewTable, useImportTable } from '../../data/import-export';
 import { saveFile } from '../../data/save-file';
 import { language } from '../../language/language';
 import { inSentence, translate } from '../../language/translate';
@@ -30,7 +30,15 @@ import { MappingTable } from './MappingTable';
 import { type Refused, RefusedRows } from './RefusedRows';
 
 /** A table before it is brought in: what it is, which column is what, and how every row will be stored. */
-export function TableIn({ file, practice, done }: { file: File; practice: PracticeView; done: () => void }) {
+export function TableImport({
+  file,
+  practice,
+  done,
+}: {
+  file: File;
+  practice: PracticeView;
+  done: () => void;
+}) {
   const { data: look, error } = useQuery({
     queryKey: ['table', file.name, file.size, file.lastModified],
     queryFn: () => tablesWorker().look(file),
@@ -158,7 +166,7 @@ type WholeProps = {
 /** Reads the whole file away from the page's own thread, asks the server what it would refuse, and brings the rest in. */
 function ReadAndTake({ file, look, mapping, practice, done, children }: WholeProps) {
   const [rowsRead, setRowsRead] = useState(0);
-  const take = useTakeTable();
+  const take = useImportTable();
   const { data, error } = useQuery({
     queryKey: ['table', file.name, file.size, file.lastModified, mapping],
     queryFn: async () => {

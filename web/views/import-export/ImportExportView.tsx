@@ -9,19 +9,19 @@ import { PracticeHead } from '../../parts/PracticeHead';
 import { PAPER_FORM_IDS, PAPER_FORMS } from '../../parts/paper-forms';
 import { Reading } from '../../parts/Reading';
 import { Why } from '../../parts/Why';
-import { ArchiveIn } from './ArchiveIn';
+import { ArchiveImport } from './ArchiveImport';
 import { CalendarAddress } from './CalendarAddress';
+import { ExportSection } from './ExportSection';
+import { ImportList } from './ImportList';
 import { kindOfFile } from './kind-of-file';
-import { TableIn } from './TableIn';
-import { TakenInList } from './TakenInList';
-import { TakeOut } from './TakeOut';
+import { TableImport } from './TableImport';
 
 type Brought = { file: File; kind: 'archive' | 'table' };
 
 /** How a practice comes from spreadsheets, paper or another practice, and leaves with everything. */
-export function InAndOutView() {
+export function ImportExportView() {
   const { data: practice } = usePractice();
-  const mayTakeIn = useMay('take-in');
+  const mayImport = useMay('import');
   const mayTakeOut = useMay('take-practice-out');
   const [brought, setBrought] = useState<Brought | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
@@ -35,28 +35,28 @@ export function InAndOutView() {
   return (
     <div className="space-y-6 p-6">
       <PracticeHead title={t`In and out`}>{null}</PracticeHead>
-      {!mayTakeIn && (
+      {!mayImport && (
         <p className="max-w-prose text-quiet">
           {t`A clinician or the owner brings records in; the owner takes the practice out.`}{' '}
           <Why rule="SCR-4" />
         </p>
       )}
-      {mayTakeIn && (
+      {mayImport && (
         <>
           <section aria-label={t`Bring in`} className="space-y-4">
             <DropFile take={take} isOpen={brought === null} />
             {refused && <FieldError>{refused}</FieldError>}
             {brought?.kind === 'archive' && (
-              <ArchiveIn key={keyOf(brought.file)} file={brought.file} done={done} />
+              <ArchiveImport key={keyOf(brought.file)} file={brought.file} done={done} />
             )}
             {brought?.kind === 'table' && (
-              <TableIn key={keyOf(brought.file)} file={brought.file} practice={practice} done={done} />
+              <TableImport key={keyOf(brought.file)} file={brought.file} practice={practice} done={done} />
             )}
           </section>
           {brought === null && (
             <>
-              {mayTakeOut && <TakeOut name={practice.settings.name} />}
-              <TakenInList practitioners={practice.practitioners} />
+              {mayTakeOut && <ExportSection name={practice.settings.name} />}
+              <ImportList practitioners={practice.practitioners} />
             </>
           )}
         </>

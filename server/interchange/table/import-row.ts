@@ -25,7 +25,7 @@ import type { TableKind } from '#core/table/tables';
 import { CONDITION, conditionOf } from '../../db/conditions';
 import { enterSession } from '../../db/enter-session';
 import type { Prepare } from '../../db/sqlite';
-import type { AddedRow } from '../taken-in-list';
+import type { AddedRow } from '../imports';
 
 /** Why a row is not taken in, at which of its fields. */
 export class RefusedCell extends MessageError {

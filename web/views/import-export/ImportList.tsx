@@ -2,15 +2,15 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { Practitioner } from '#contract/practice';
 import { failureWords } from '../../data/api';
-import { useTakeBack, useTakenIn } from '../../data/in-and-out';
+import { useImports, useUndoImport } from '../../data/import-export';
 import { translate } from '../../language/translate';
 import { FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
 
 /** What was brought in at once, and can be taken back at once. */
-export function TakenInList({ practitioners }: { practitioners: readonly Practitioner[] }) {
-  const { data: lists } = useTakenIn();
-  const takeBack = useTakeBack();
+export function ImportList({ practitioners }: { practitioners: readonly Practitioner[] }) {
+  const { data: lists } = useImports();
+  const takeBack = useUndoImport();
   if (!lists || lists.length === 0) return null;
   const nameOf = (id: string) => practitioners.find((one) => one.id === id)?.name ?? t`on the machine itself`;
   return (
@@ -20,15 +20,15 @@ export function TakenInList({ practitioners }: { practitioners: readonly Practit
       </h2>
       {takeBack.error && <FieldError>{failureWords(takeBack.error)}</FieldError>}
       <ul className="mt-2 border-t border-ink/40">
-        {lists.map(({ id, atMs, practitionerId, words, rows, takenBackAtMs }) => (
+        {lists.map(({ id, atMs, practitionerId, words, rows, undoneAtMs }) => (
           <li key={id} className="flex flex-wrap items-center gap-x-6 border-b border-rule py-1">
-            <p className={`min-w-72 flex-1 ${takenBackAtMs === null ? '' : 'line-through'}`}>
+            <p className={`min-w-72 flex-1 ${undoneAtMs === null ? '' : 'line-through'}`}>
               <strong>{translate(words)}</strong>{' '}
               <span className="text-[15px] text-quiet">
                 {dayAndTime(atMs)}, {nameOf(practitionerId)}, {rows} {rows === 1 ? t`record` : t`records`}
               </span>
             </p>
-            {takenBackAtMs === null ? (
+            {undoneAtMs === null ? (
               <button
                 type="button"
                 className="min-h-11 underline underline-offset-4"
@@ -40,7 +40,7 @@ export function TakenInList({ practitioners }: { practitioners: readonly Practit
                 </Trans>
               </button>
             ) : (
-              <p className="text-[15px]">{t`taken back ${dayAndTime(takenBackAtMs)}`}</p>
+              <p className="text-[15px]">{t`taken back ${dayAndTime(undoneAtMs)}`}</p>
             )}
           </li>
         ))}

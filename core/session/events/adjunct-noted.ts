@@ -1,19 +1,19 @@
 import { msg } from '../../message/message';
-import { besideDone } from '../../protocol/beside';
+import { adjunctDone } from '../../protocol/adjunct';
 import { defineEvent } from './define';
 
 /** Something of the same sitting that no cuff was needed for (rule PRO-4). */
-export const besideNoted = defineEvent({
-  type: 'beside-noted',
-  body: besideDone,
+export const adjunctNoted = defineEvent({
+  type: 'adjunct-noted',
+  body: adjunctDone,
   undoable: true,
   afterFinish: true,
   corrects: false,
   atHome: false,
-  letsDown: false,
+  deflates: false,
   changesSummary: false,
-  words: msg('what was done beside'),
+  words: msg('an adjunct'),
   apply: (_, state, { atMs, what, words, girthCm }) => {
-    state.beside.push({ atMs, what, words, ...(girthCm === undefined ? {} : { girthCm }) });
+    state.adjuncts.push({ atMs, what, words, ...(girthCm === undefined ? {} : { girthCm }) });
   },
 });

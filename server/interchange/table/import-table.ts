@@ -6,8 +6,8 @@ import { TABLES, type TableKind } from '#core/table/tables';
 import type { Prepare } from '../../db/sqlite';
 import { Problem } from '../../problem';
 import { isStorable } from '../../storable';
-import { type AddedRow, addTakenIn, beginTakenIn, endTakenIn } from '../taken-in-list';
-import { KEEP, type KeepingRows, RefusedCell } from './keep-row';
+import { type AddedRow, addToImport, beginImport, endImport } from '../imports';
+import { KEEP, type KeepingRows, RefusedCell } from './import-row';
 
 const MOST_NAMED = 1_000;
 /** No row of a table is longer, as the core reads it. */
@@ -33,7 +33,7 @@ export type InTurn = (work: (prepare: Prepare) => void, then: 'keep' | 'undo') =
  * Keeps the rows of a table, each by the rules it would be typed in by, and all as one list that can be taken back. They go in
  * some at a time, so that nobody waits for them; a row that is refused leaves nothing.
  */
-export async function takeTable(
+export async function importTable(
   { kind, lines, name, keeping, isPreview }: Taking,
   inTurn: InTurn,
 ): Promise<TableAnswer> {
@@ -58,8 +58,8 @@ export async function takeTable(
           return [];
         });
         if (isPreview || added.length === 0) return;
-        if (listed === 0) beginTakenIn(prepare, list);
-        addTakenIn(prepare, list.id, listed, added);
+        if (listed === 0) beginImport(prepare, list);
+        addToImport(prepare, list.id, listed, added);
         listed += added.length;
         for (const clientId of peopleIn(prepare, added)) people.add(clientId);
       },
@@ -67,7 +67,7 @@ export async function takeTable(
     );
   }
   if (listed > 0) {
-    await inTurn((prepare) => endTakenIn(prepare, { ...list, clientIds: [...people] }, listed), 'keep');
+    await inTurn((prepare) => endImport(prepare, { ...list, clientIds: [...people] }, listed), 'keep');
   }
   return { id: list.id, taken, refused: left, rows: refused };
 }

@@ -1,15 +1,15 @@
 import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
 import { failureWords } from '../../data/api';
-import { useTakeOut } from '../../data/in-and-out';
+import { useExport } from '../../data/import-export';
 import { useMay } from '../../data/queries';
 import { fileStem } from '../../data/save-file';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 
 /** A person's whole record as one open file, for another practice or for themselves. */
-export function TakePersonOut({ client: { id, name } }: { client: ClientRecord }) {
-  const takeOut = useTakeOut();
+export function ExportPerson({ client: { id, name } }: { client: ClientRecord }) {
+  const takeOut = useExport();
   if (!useMay('take-person-out')) return null;
   const fileName = fileStem(name);
   return (

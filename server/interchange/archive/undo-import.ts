@@ -1,4 +1,4 @@
-import type { TakenIn } from '#contract/archive';
+import type { ImportBatch } from '#contract/archive';
 import type { ArchiveKind } from '#contract/archive-rows';
 import { type Message, msg } from '#core/message/message';
 import { type AuditNote, writeAudit } from '../../db/audit';
@@ -9,17 +9,17 @@ import { notFound, Problem } from '../../problem';
 import { NOT_IN_ARCHIVES_SQL } from './about-archives';
 import { ARCHIVED } from './tables';
 
-type Stored = TakenIn & { clientIds: string; auditId: number };
+type Stored = ImportBatch & { clientIds: string; auditId: number };
 
-const COLUMNS = `id, at_ms as "atMs", practitioner_id as "practitionerId", words, rows, taken_back_at_ms as "takenBackAtMs"`;
+const COLUMNS = `id, at_ms as "atMs", practitioner_id as "practitionerId", words, rows, undone_at_ms as "undoneAtMs"`;
 const MOST_LISTED = 100;
 
 /** What was taken in, the newest first. */
-export const readTakenIn = (prepare: Prepare): TakenIn[] =>
+export const readImports = (prepare: Prepare): ImportBatch[] =>
   (
     prepare(
-      `select ${COLUMNS} from taken_in order by at_ms desc, rowid desc limit ${MOST_LISTED}`,
-    ).all() as (Omit<TakenIn, 'words'> & { words: string })[]
+      `select ${COLUMNS} from import_batch order by at_ms desc, rowid desc limit ${MOST_LISTED}`,
+    ).all() as (Omit<ImportBatch, 'words'> & { words: string })[]
   ).map((list) => ({ ...list, words: JSON.parse(list.words) }));
 
 /**
@@ -29,20 +29,20 @@ export const readTakenIn = (prepare: Prepare): TakenIn[] =>
  */
 export function takeBack(prepare: Prepare, id: string, by: { practitionerId: string; nowMs: number }): void {
   const list = prepare(
-    `select ${COLUMNS}, client_ids as "clientIds", audit_id as "auditId" from taken_in where id = ?`,
+    `select ${COLUMNS}, client_ids as "clientIds", audit_id as "auditId" from import_batch where id = ?`,
   ).get(id) as Stored | undefined;
   if (!list) throw notFound(msg('What was taken in'));
-  if (list.takenBackAtMs !== null) return;
+  if (list.undoneAtMs !== null) return;
   const clientIds = JSON.parse(list.clientIds) as string[];
   refuseWorkedWith(prepare, clientIds, list.auditId);
-  prepare('update taken_in set taken_back_at_ms = ? where id = ?').run(by.nowMs, id);
+  prepare('update import_batch set undone_at_ms = ? where id = ?').run(by.nowMs, id);
   const rows = prepare(
-    'select kind, row_id as "rowId" from taken_in_row where taken_in_id = ? order by place desc',
+    'select kind, row_id as "rowId" from import_row where import_id = ? order by place desc',
   ).all(id) as { kind: ArchiveKind; rowId: string }[];
   // What followed from it goes first: it names the people that came.
   const following = (table: string, prefix: string) =>
     prepare(`delete from ${table} where substr(cause, 1, length(?1)) = ?1`).run(prefix);
-  following('hold', `taken-in ${id} `);
+  following('hold', `import ${id} `);
   for (const { kind, rowId } of rows) if (kind === 'screening') following('condition', `screening ${rowId} `);
   for (const { kind, rowId } of rows) {
     if (kind === 'session') uncount(prepare, rowId);

@@ -1,0 +1,8 @@
+import { ADJUNCT_IDS, ADJUNCT_NAMES } from '#core/protocol/adjunct';
+import { translate } from '../language/translate';
+
+/** What can be done beside the cuff, as words of a sentence. */
+export const ADJUNCT_OPTIONS = ADJUNCT_IDS.map((value) => ({
+  value,
+  label: translate(ADJUNCT_NAMES[value]),
+}));
