@@ -12,7 +12,7 @@ const foldersOf = (folder: string): string[] =>
     .filter((entry) => entry.isDirectory())
     .map(({ name }) => name);
 
-/** English stands in the code and is what a message is found by; each view has its other languages in a catalogue. */
+/** English is in the code and is what a message is found by; each view has its other languages in a catalogue. */
 export default defineConfig({
   sourceLocale: 'en',
   locales: ['de'],

@@ -31,7 +31,7 @@ import { RETRACTABLE } from './corrections';
 import { kitItemSchema, practiceSettingsSchema, roleSchema } from './practice';
 import { newPracticeAttemptSchema, newSessionAttemptSchema } from './practice-attempt';
 
-// A row as it stands in an archive: what was written down, in the words and units of the contract. What follows from it
+// A row of an archive: what was written down, in the words and units of the contract. What follows from it
 // (summaries, counts, what counts now) is not in it, and is worked out anew where it is taken in.
 
 const id = z.string().min(1).max(80);
@@ -46,7 +46,7 @@ const ofClient = { id, clientId: id, atMs };
 const ofKit = kitItemSchema.options.map((option) => option.shape.item);
 const plan = z.unknown().refine(isPlan, msg('A plan that no release of this kind has written.'));
 
-/** A row of each kind, in an order in which every row stands after those it names. */
+/** A row of each kind, in an order in which every row is after those it names. */
 export const ARCHIVE_ROWS = {
   practice: practiceSettingsSchema.strict(),
   practitioner: z.strictObject({

@@ -60,7 +60,7 @@ export type ArchivePreview = {
   people: { clientId: string; name: string; rows: number; match: Match }[];
   /** Rows by kind: new here, here already and the same, here already and otherwise. */
   counts: { kind: ArchiveKind; added: number; same: number; otherwise: number }[];
-  /** What stands otherwise here, in words; what is here stays. The first of many. */
+  /** Rows that differ from the row of the same id here, in words; what is here is kept. The first of many. */
   otherwise: { kind: ArchiveKind; words: string; here: string; there: string }[];
 };
 

@@ -58,7 +58,7 @@ export type ClientSummary = {
   next: NextPlan | null;
   /** A muscle whose week is off, else what is due to be measured, in words (rules PRO-3, OUT-4). */
   off: Message | null;
-  /** A sign that the emergency number is for, until it is lifted: it stands first of all (rule RUN-6). */
+  /** A sign that the emergency number is for, until it is lifted: it comes first of all (rule RUN-6). */
   emergency: { words: Text; atMs: number } | null;
 };
 

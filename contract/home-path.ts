@@ -1,2 +1,2 @@
-/** Where the page of a home link is; its secret stands behind the `#`. Without zod, for the first view. */
+/** Where the page of a home link is; its secret is after the `#`. Without zod, for the first view. */
 export const HOME_PATH = '/home';

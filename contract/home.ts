@@ -30,7 +30,7 @@ export type HomeLink = {
   sessions: number;
 };
 
-/** A link as it is made: its secret is told once. The secret stands behind the `#`, which no server is sent. */
+/** A link as it is made: its secret is told once. The secret is after the `#`, which no server is sent. */
 export type MadeHomeLink = HomeLink & { path: string };
 
 /** The header that carries the secret of a link. */
@@ -77,7 +77,7 @@ export const reportFromHomeSchema = z.discriminatedUnion('kind', [
     atMs: z.number().int().positive(),
     answers: followUpSchema,
   }),
-  // A red sign is told at once, by the id of its event: the session it stands in comes when it is over.
+  // A red sign is told at once, by the id of its event: the session it is in comes when it is over.
   z.object({
     kind: z.literal('sign'),
     id: z.uuid(),

@@ -45,7 +45,7 @@ export const practiceSettingsSchema = z.object({
     .min(2, msg('Give the emergency number of the place.'))
     .max(20, msg('At most 20 characters.'))
     .default('112'),
-  /** What stands at the head of a report beneath the name: address, licences, opening hours. */
+  /** What is at the head of a report beneath the name: address, licences, opening hours. */
   letterhead: z.string().trim().max(400, msg('At most 400 characters.')).default(''),
   stricter: stricterSchema,
   /** How effort is said: 0 to 10, or repetitions that were left (rule RUN-2). */

@@ -42,7 +42,7 @@ export type World = {
   reviews: Reviews;
 };
 
-/** How somebody stands after some weeks: they gain what their course says, less on bad days. */
+/** How a person does after some weeks: they gain what their course says, less on bad days. */
 class Person {
   constructor(
     private readonly course: Course,

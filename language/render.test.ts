@@ -8,7 +8,7 @@ const german = setupI18n({
   messages: {
     de: {
       'Set {percent} % or lower.': '{percent} % oder weniger einstellen.',
-      '{name} stands on {load}.': '{load} ist die Last von {name}.',
+      '{name} is on {load}.': '{load} ist die Last von {name}.',
       '{n, plural, one {# set} other {# sets}}': '{n, plural, one {# Satz} other {# Sätze}}',
       'left arm': 'linker Arm',
       Wide: 'Groß',
@@ -30,14 +30,14 @@ describe('a message as text', () => {
   });
 
   it('chooses the unit of mass and of length when it is rendered', () => {
-    const load = msg('{name} stands on {load}.', { name: 'Wide', load: mass(10) });
-    expect(inEnglish(load)).toBe('Wide stands on 10 kg.');
+    const load = msg('{name} is on {load}.', { name: 'Wide', load: mass(10) });
+    expect(inEnglish(load)).toBe('Wide is on 10 kg.');
     expect(render(load, GERMAN)).toBe('22,05 lb ist die Last von Wide.');
     expect(render(only(length(2.54)), GERMAN)).toBe('1 in');
   });
 
   it('translates a message that is put in, and never a name that was typed', () => {
-    expect(render(msg('{name} stands on {load}.', { name: msg('Wide'), load: 'Wide' }), GERMAN)).toBe(
+    expect(render(msg('{name} is on {load}.', { name: msg('Wide'), load: 'Wide' }), GERMAN)).toBe(
       'Wide ist die Last von Groß.',
     );
     expect(render('Wide', GERMAN)).toBe('Wide');

@@ -3,7 +3,7 @@ import { compileMessage } from '@lingui/message-utils/compileMessage';
 import { isMessage, type Joint, type Message, type Text, type Value } from '#core/message/message';
 import { type DisplayUnits, lengthIn, massIn } from '#core/quantity/units';
 
-/** Who turns messages into text: the language, what stands in it for each English template, and how the practice writes. */
+/** Who turns messages into text: the language, what is in it for each English template, and how the practice writes. */
 export type Speaker = {
   /** The template in the language, with values put in. */
   translate: (template: string, values: Record<string, string | number>) => string;
@@ -15,7 +15,7 @@ export type Speaker = {
 };
 
 /**
- * A message as text in the language and the units of the speaker. Text that is none of core's messages stands as it is.
+ * A message as text in the language and the units of the speaker. Text that is none of core's messages is as it is.
  * @example render(msg('Set {load} or lower.', { load: mass(42.5) }), ENGLISH) //=> 'Set 42.5 kg or lower.'
  */
 export const render = (text: Text, speaker: Speaker): string =>

@@ -10,6 +10,6 @@ const passphrase = backupPassphrase();
 await start(async () => {
   const made = await backUp(file, { folder, passphrase, of: 'practice' }, Date.now());
   console.log(
-    `Backed up to ${made}${passphrase === null ? '' : ', encrypted'}. Its SHA-256 stands beside it.`,
+    `Backed up to ${made}${passphrase === null ? '' : ', encrypted'}. Its SHA-256 is next to it.`,
   );
 });

@@ -4,11 +4,11 @@ import { getCatalogs } from '@lingui/cli/api';
 import { getConfig } from '@lingui/conf';
 import { compileMessage } from '@lingui/message-utils/compileMessage';
 
-// The words of the interface: all are in the catalogues and in German, and none stands bare in what is drawn. Part of the lint.
+// The words of the interface: all are in the catalogues and in German, and none is bare in what is drawn. Part of the lint.
 
 type Part = ReturnType<typeof compileMessage>[number];
 
-/** What is put in, or stands around a part of a message, whatever its place in it and however often. */
+/** What is put in, or is around a part of a message, whatever its place in it and however often. */
 const holesOf = (message: string): string[] => [...new Set(compileMessage(message).flatMap(holesIn))].sort();
 
 function holesIn(part: Part): string[] {
@@ -23,7 +23,7 @@ function holesIn(part: Part): string[] {
 
 const catalogues = await getCatalogs(getConfig({ cwd: process.cwd() }));
 
-/** Sentences that stand in the code or in a catalogue, and not in the other. */
+/** Sentences that are in the code or in a catalogue, and not in the other. */
 const astray = async (catalogue: (typeof catalogues)[number]): Promise<string[]> => {
   const said = Object.entries((await catalogue.collect()) ?? {})
     .filter(([, { obsolete }]) => !obsolete)

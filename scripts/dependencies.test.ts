@@ -23,7 +23,7 @@ describe('what is installed', () => {
     expect(read('.npmrc')).toMatch(/^ignore-scripts=true$/m);
   });
 
-  it('stands in the decisions with its release and its reason', () => {
+  it('is in the decisions with its release and its reason', () => {
     const page = read('docs/decisions/dependencies.md');
     for (const name of Object.keys({ ...dependencies, ...devDependencies })) {
       const version = lock.packages[`node_modules/${name}`]?.version;

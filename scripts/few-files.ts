@@ -20,11 +20,11 @@ const OF_A_VIEW = /\/web\/(views|routes)\//;
 const shortName = (file: string): string => file.replace(/^.*\/|\.tsx?$/g, '').toLowerCase();
 
 /**
- * Puts what is read together into one file: modules that the same beginnings stand on, instead of a file for each set of lazy
+ * Puts what is read together into one file: modules that the same entry points load, instead of a file for each set of lazy
  * views that share them. A page asks for some twenty files, not for a hundred and sixty, and for nothing that it does not read.
  */
 export function fewFiles() {
-  /** By the id of a module, the beginnings that stand on it, as the name of its file. */
+  /** By the id of a module, the entry points that load it, as the name of its file. */
   const fileOf = new Map<string, string>();
   const plugin: Plugin = {
     name: 'few-files',
@@ -48,14 +48,14 @@ export function fewFiles() {
           open.push(...(this.getModuleInfo(id)?.importedIds ?? []));
         }
       }
-      // A beginning stays a file of its own: the first awaits the language, and nothing may stand on it.
+      // A beginning stays a file of its own: the first awaits the language, and nothing may load it.
       for (const id of begins) fileOf.delete(id);
     },
   };
   const groups = subsets(BEGINNINGS.map(shortName)).flatMap((set) => {
     const name = set.join(SEPARATOR);
     const isInFile = (id: string) => fileOf.get(id) === name;
-    // What more beginnings stand on goes first: a group takes in what its modules stand on, but for what is in one already.
+    // What more entry points load goes first: a group takes in what its modules load, but for what is in one already.
     return [
       { name, priority: set.length, test: (id: string) => isInFile(id) && !OF_A_VIEW.test(id) },
       {

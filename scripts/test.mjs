@@ -12,7 +12,7 @@ const readReport = (file) =>
   existsSync(`${ROOT}${file}`) ? JSON.parse(readFileSync(`${ROOT}${file}`, 'utf8')) : null;
 
 /**
- * What is done one after the other; what stands in one row is done side by side, since none of it keeps two cores busy. A step
+ * What is done one after the other; what is in one row is done side by side, since none of it keeps two cores busy. A step
  * without a count of its own is one test. A step that fails without a failed test counts as one, too. What needs a step that
  * failed is left out.
  */

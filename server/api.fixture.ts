@@ -160,7 +160,7 @@ const after = new Map<unknown, Promise<{ copied: Copied; made: unknown }>>();
 
 /**
  * The same as `startApi`, where something has happened already: it is done once, and copied from then on.
- * @param happens such as `measuredClient`; `made` is what it gives back, `clock` stands where it left it
+ * @param happens such as `measuredClient`; `made` is what it gives back, `clock` is where it left it
  */
 export async function startAfter<T>(happens: (api: Api) => Promise<T>): Promise<{ api: Api; made: T }> {
   let done = after.get(happens) as Promise<{ copied: Copied; made: T }> | undefined;
@@ -286,7 +286,7 @@ export async function startApi(lasts: 'test' | 'file' = 'test', copied?: Copied)
           text += decoder.decode(value);
         }
       };
-      // The stream says that it stands before it says anything else.
+      // The stream says that it is connected before it says anything else.
       while (!text.includes('event: ready')) text += decoder.decode((await reader?.read())?.value);
       return { next, leave: async () => reader?.cancel() };
     },

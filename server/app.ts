@@ -215,7 +215,7 @@ export function createApp({
   return app;
 }
 
-/** What somebody was refused by a rule or for want of a right stands in the audit. */
+/** What was refused by a rule or for lack of a permission is in the audit. */
 async function noteRefusal(
   c: Context<Env>,
   orm: MikroORM,

@@ -67,7 +67,7 @@ export const limitBody = createMiddleware<Env>(async (c, next) => {
   await next();
 });
 
-/** Records are not left in the caches of browsers and of what stands between. */
+/** Records are not left in the caches of browsers and of what is between. */
 export const keepNoCopies = createMiddleware<Env>(async (c, next) => {
   await next();
   if (!c.res.headers.has('cache-control')) c.res.headers.set('cache-control', 'no-store');

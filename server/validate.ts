@@ -9,7 +9,7 @@ export const body = <T extends z.ZodType>(schema: T) =>
     if (!result.success) throw fromZod(result.error);
   });
 
-/** The same for what stands after the question mark. */
+/** The same for what is after the question mark. */
 export const query = <T extends z.ZodType>(schema: T) =>
   zValidator('query', schema, (result) => {
     if (!result.success) throw fromZod(result.error);

@@ -14,7 +14,7 @@ export const CONTRAST: RunOptions = { runOnly: ['color-contrast'] };
 export const bringAxe = (page: Page): Promise<unknown> => page.evaluate(AXE);
 
 /**
- * What is wrong with the page as it stands in a theme, a line each: the rule and where. @param of a part of it alone
+ * What is wrong with the page as it is in a theme, a line each: the rule and where. @param of a part of it alone
  */
 export async function wrongIn(
   page: Page,

@@ -98,7 +98,7 @@ inDemonstration(
   },
 );
 
-test('a known person is at a signed version from a template in five touches, and a second plan stands beside the first', async ({
+test('a known person is at a signed version from a template in five touches, and a second plan is kept with the first', async ({
   page,
 }) => {
   await page.goto('/');

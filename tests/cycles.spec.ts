@@ -59,7 +59,7 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
     const cycles = page.getByRole('list', { name: 'Plans' }).getByRole('button', { name: /cycles/ });
     await expect(cycles).toContainText('Done today');
     await cycles.click();
-    // What stands beneath is of this plan from then on.
+    // What is beneath is of this plan from then on.
     await expect(cycles).toHaveAttribute('aria-pressed', 'true');
     await acceptReviewIfAsked(page);
     await expect(

@@ -35,7 +35,7 @@ test('a key is its character, wherever it is on a keyboard', async ({ page }) =>
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
 });
 
-test('keys pressed before a view stands are meant for it, and do not keep anybody who leaves', async ({
+test('keys pressed before a view is shown are meant for it, and do not keep anybody who leaves', async ({
   page,
 }) => {
   const slow: (() => void)[] = [];

@@ -38,7 +38,7 @@ const allTexts = (page: Page): Promise<string[]> =>
 /** A figure with a point where German has a comma; a clock and a date have two figures or a space before theirs. */
 const WITH_A_POINT = /(^|[^\d.:])\d+\.\d{1,2}($|[^\d.])/;
 
-/** What stands on a key of the keyboard. */
+/** What is on a key of the keyboard. */
 const KEYS = new Set(['Enter']);
 
 /** Opens pages one after the other: none shows a message in English, or a figure with a point. */

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { isAnswered, untilAnswered, watchRequests } from './requests';
 
-/** Waits until the view that was asked for stands and is not being read any more. */
+/** Waits until the view that was asked for is shown and is not being read any more. */
 export const untilItStands = (page: Page): Promise<unknown> =>
   page.waitForFunction(() => {
     const { standsAt = location.pathname } = document.documentElement.dataset;

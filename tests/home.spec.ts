@@ -192,7 +192,7 @@ test('chest pain at home: the emergency number first on the phone, and over ever
   await expect(page.getByRole('region', { name: 'Holds' })).toContainText('Chest pain');
   await page.goto('/');
   await expect(page.getByRole('alert', { name: 'Call now' })).toContainText('Leocadia Brandt');
-  // Once it is over on the phone, the number still stands first.
+  // Once it is over on the phone, the number still comes first.
   await press('Released');
   await press('Finish and keep the record');
   await expect(home.getByRole('link', { name: 'Call 112' })).toBeVisible();

@@ -1,5 +1,5 @@
 /**
- * Moves the clock that `Date` reads, once. It stands by itself, so that a page can be given it as text.
+ * Moves the clock that `Date` reads, once. It is by itself, so that a page can be given it as text.
  * @param {number} aheadMs how far it is moved; back where it is under 0
  */
 export function moveDate(aheadMs) {

@@ -240,7 +240,7 @@ export async function daysPass(page: Page, days: number): Promise<void> {
   }
 }
 
-/** Presses a key once the page listens: its view stands and is not being read any more. */
+/** Presses a key once the page listens: its view is shown and is not being read any more. */
 export async function pressKey(page: Page, key: string): Promise<void> {
   await untilItStands(page);
   await page.keyboard.press(key);

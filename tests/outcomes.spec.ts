@@ -81,7 +81,7 @@ inDemonstration('from baseline to report over eight weeks', async ({ page }) => 
   await inDemonstration.step('the report is issued, and says the same afterwards', async () => {
     await page.getByRole('link', { name: /^Report for them/ }).click();
     await page.getByLabel('Your own words, to whom it goes').fill('For Dr Pellwright');
-    await page.getByRole('button', { name: 'Issue it as it stands' }).click();
+    await page.getByRole('button', { name: 'Issue it as it is' }).click();
     await expect(page.getByText(/^Issued /)).toBeVisible();
     await expect(page.getByRole('article')).toContainText('For Dr Pellwright');
     await expect(page.getByRole('article')).toContainText(/\d+ in \d+ weeks/);

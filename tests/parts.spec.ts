@@ -169,7 +169,7 @@ test('a day and a time are typed as they are said, and what is none is said and 
   await expect(times.getByText(/17:45$/)).toBeVisible();
 });
 
-test('what folds on a phone says there what is chosen and opens, and stands open where there is room', async ({
+test('what folds on a phone says there what is chosen and opens, and is open where there is room', async ({
   page,
 }) => {
   const fold = part(page, 'Folded on a phone');

@@ -10,7 +10,7 @@ import { followTyped } from './typed';
 const ALIKE =
   /\b(mmHg|kg|lb|cm|mm|min|ms|s|h|W|N|km|ml|mb|MB|LOP|1RM|RM|n|U|a|VO2max|Nervato|PIN|QR|Alt|Ctrl|Esc|Enter|Tab|Shift|A4|Letter|CSV|JSON|ZIP|FHIR|R4|PDF|[A-Z]+-\d+|Epley|Brzycki|Lombardi|O’Conner|Mayhew|Wathen|Lander|English|Deutsch|and|or|[A-Z])\b/g;
 
-/** All text that stands outside of brackets, with what is read aloud only. */
+/** All text that is outside of brackets, with what is read aloud only. */
 const unbracketed = (): string[] => {
   const found: string[] = [];
   const outside = (text: string, depthBefore: number): number => {
@@ -71,7 +71,7 @@ async function look(page: Page, paths: readonly string[]): Promise<void> {
   const usual = page.viewportSize();
   for (const path of paths) {
     await goTo(page, path);
-    // The longest first: a name may stand in a longer text.
+    // The longest first: a name may be in a longer text.
     const names = [...(await typed())]
       .filter((name) => /\p{L}/u.test(name))
       .sort((a, b) => b.length - a.length);

@@ -70,7 +70,7 @@ const SessionSheet = lazyView(
 );
 const NotFound = lazyView(() => import('./views/today/NotFound'), 'NotFound', 'today');
 
-/** Says which view stands: where the code of another is still being fetched, the address is ahead of it. */
+/** Says which view is shown: where the code of another is still being fetched, the address is ahead of it. */
 function ViewStands(): null {
   const { pathname } = useLocation();
   useEffect(() => viewStandsAt(pathname), [pathname]);

@@ -1,9 +1,9 @@
 import { list, type Message, msg } from '../message/message';
-/** What a practitioner can be in the practice (rule SCR-4): who may do what stands in `PERMISSIONS`. Without zod, for the first view. */
+/** What a practitioner can be in the practice (rule SCR-4): who may do what is in `PERMISSIONS`. Without zod, for the first view. */
 export const ROLES = ['clinician', 'coach', 'assistant'] as const;
 export type Role = (typeof ROLES)[number];
 
-/** A role as it stands within a sentence. */
+/** A role as it is within a sentence. */
 export const ROLE_NAMES: Record<Role, Message> = {
   clinician: msg('clinician'),
   coach: msg('coach'),
@@ -36,7 +36,7 @@ export const PERMISSIONS = {
   'pass-guard': { words: msg('pass a guard with a reason'), by: ['clinician'] },
   'give-word': { words: msg('give the clinician’s word'), by: ['clinician'] },
   'prolong-signed': {
-    words: msg('prolong a plan that stands on a clinician’s signature'),
+    words: msg('prolong a plan that is on a clinician’s signature'),
     by: ['clinician'],
   },
   'correct-record': { words: msg('retract an entry of a record, or merge two records'), by: ['clinician'] },

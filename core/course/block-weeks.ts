@@ -14,7 +14,7 @@ import type { BlockPlan } from './block-plan';
 export type BlockContext = {
   /** The week of the block that runs, from 0; 0 before it begins. */
   nowWeek: number;
-  /** Where the ramp of each plan stands now, in % of LOP. */
+  /** Where the ramp of each plan is now, in % of LOP. */
   levels: ReadonlyMap<string, number>;
   /** What clearances allow each limb (rule SCR-2). */
   limits: Limits;
@@ -52,7 +52,7 @@ const MOST_PERCENT = RULES['LOAD-3'].figures.percentOneRepMax.usualHigh;
 /**
  * The weeks of a block in figures: the ramp of pressure, the rise of load, the sets and minutes of each plan, less in a
  * deload, and what falls due (rules PRS-4, LOAD-2, LOP-6, PRO-3, PRO-4).
- * @param sessions those of the block, or as they stand now
+ * @param sessions those of the block, or as they are now
  */
 export function weeksOf(
   { wish }: Pick<Block, 'wish'>,

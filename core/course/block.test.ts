@@ -430,7 +430,7 @@ describe('the weeks of a block in figures', () => {
       limits: limited({ maxPercentLop: 45 }, ['left-thigh']),
     });
     expect(capped.at(-1)?.plans[0]?.percentLop).toBe(45);
-    // In its fifth week the ramp goes on from where it stands then.
+    // In its fifth week the ramp goes on from where it is then.
     const later = weeksOf({ wish }, [], PLANS, { ...context, nowWeek: 4, levels: new Map([['lower', 50]]) });
     expect(later.map(({ plans }) => plans[0]?.percentLop)).toEqual([50, 50, 50, 50, 50, 55, 60, 60]);
     const passiveWeeks = weeksOf({ wish: wishOf([line('passive')]) }, [], PLANS, context);
@@ -490,7 +490,7 @@ describe('a kept block', () => {
     const problems = (changes: Partial<BlockWish>) =>
       blockWishSchema.safeParse({ ...wish, ...changes }).error?.issues.map(({ message }) => message);
     expect(problems({})).toBeUndefined();
-    expect(problems({ lines: [line('lower'), line('lower')] })).toEqual(['Each plan stands once.']);
+    expect(problems({ lines: [line('lower'), line('lower')] })).toEqual(['Each plan is listed once.']);
     expect(problems({ weeks: 13 })).toEqual(['A block lasts at most 12 weeks.']);
     expect(problems({ deload: { everyWeeks: 2, setsPercent: 90 } })).toHaveLength(2);
     expect(problems({ loadRisePoints: 6 })).toHaveLength(1);

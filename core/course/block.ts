@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { msg } from '../message/message';
 import { type Day, dayOf, isoDaySchema, weekdaySchema } from '../quantity/days';
 
-/** One plan of a block: how often a week, on which weekdays, and how it stands to heavy work (rules PRO-3, PRO-4). */
+/** One plan of a block: how often a week, on which weekdays, and how it is placed around heavy work (rules PRO-3, PRO-4). */
 export const blockLineSchema = z.object({
   coursePlanId: z.string(msg('Choose the plan.')).min(1, msg('Choose the plan.')),
   perWeek: z
@@ -34,7 +34,7 @@ export const blockWishSchema = z.object({
     .min(1, msg('Choose at least one plan.'))
     .max(6, msg('At most six plans.'))
     .refine((lines) => new Set(lines.map(({ coursePlanId }) => coursePlanId)).size === lines.length, {
-      message: msg('Each plan stands once.').message,
+      message: msg('Each plan is listed once.').message,
     }),
   /** Weekdays of heavy training. */
   heavy: z.array(weekdaySchema).max(7),

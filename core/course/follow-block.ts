@@ -4,7 +4,7 @@ import type { BlockPlan } from './block-plan';
 import { constraintsOf, takenBy } from './place-block';
 import { allowedDays } from './place-sessions';
 
-/** A session of a block as it stands today: done (perhaps on another day), missed, or to come (perhaps to make one up). */
+/** A session of a block as it is today: done (perhaps on another day), missed, or to come (perhaps to make one up). */
 export type BlockEntry = OnDay &
   ({ state: 'done'; doneOn: Day } | { state: 'missed' } | { state: 'to-come'; makesUp: boolean });
 
@@ -12,7 +12,7 @@ export type BlockEntry = OnDay &
 const NEAR_DAYS = 6;
 
 /**
- * A block as it stands: what was is kept as it was; a session done on another day fills the nearest missed one of its plan;
+ * A block as it is: what was is kept as it was; a session done on another day fills the nearest missed one of its plan;
  * what was missed in the week that runs is made up in it where that fits (rule PRO-3). Pure, so that every device sees the
  * same without anybody planning again.
  * @param done sessions that were finished, with their days

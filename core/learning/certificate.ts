@@ -1,6 +1,6 @@
 import { MS_PER_DAY } from '../quantity/units';
 
-/** How a practitioner's certificate stands: `renew` from 60 days before its last day. */
+/** The state of a practitioner's certificate: `renew` from 60 days before its last day. */
 export type CertificateStanding = { state: 'valid' | 'renew' | 'expired'; daysLeft: number };
 
 const RENEW_FROM_DAYS = 60;

@@ -39,7 +39,7 @@ const NOTHING = () => 0;
 
 type DoneSet = { reps: number; brokenReps: number; room: number; restBeforeMs: number | null };
 
-/** a simulated session as it stands. Times in ms of the session's own clock. */
+/** a simulated session as it is. Times in ms of the session's own clock. */
 export type SessionRun = {
   atMs: number;
   pump: PumpState;

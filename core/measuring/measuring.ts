@@ -7,7 +7,7 @@ import type { TrialRow } from './trial-rows';
 export type Place = RoundItem;
 
 /**
- * Where the measuring of one person stands; kept as it is, so that it survives leaving the view and a reload.
+ * The state of measuring one person; kept as it is, so that it survives leaving the view and a reload.
  * Wall-clock ms.
  */
 export type Measuring = {

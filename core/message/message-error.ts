@@ -4,7 +4,7 @@ import type { Message } from './message';
 export abstract class MessageError extends Error {
   abstract readonly code: string;
 
-  /** @param says shown in the reader's language; the template alone stands in logs */
+  /** @param says shown in the reader's language; the template alone is in logs */
   constructor(readonly says: Message) {
     super(says.message);
   }

@@ -7,7 +7,7 @@ export type Message = { readonly message: string; readonly values?: Values | und
 /** Each is a `Value`, which `msg` sees to; a type that refers to itself would be lost in the routes' typed client. */
 export type Values = { readonly [name: string]: unknown };
 
-/** What may be put into a template. A string stands as it is: a name that a person typed, or text kept from an earlier release. */
+/** What may be put into a template. A string is shown as it is: a name that a person typed, or text kept from an earlier release. */
 export type Value =
   | string
   | number
@@ -24,7 +24,7 @@ export type Value =
   /** Begins with a capital letter, as a heading or a sentence does. */
   | { readonly capital: Value };
 
-/** What stands between the parts of a list; "and" and "or" follow the language. */
+/** What is between the parts of a list; "and" and "or" follow the language. */
 export type Joint = 'and' | 'or' | ', ' | '/' | '; ' | ' · ' | ' ' | ' + ' | ': ' | '';
 
 /** The names of what a template asks for: `'{low} to {high} {n, plural, one {set} other {sets}}'` asks for low, high and n. */

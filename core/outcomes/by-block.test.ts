@@ -110,7 +110,7 @@ describe('blocks one by one (OUT-6), as worked by hand', () => {
 });
 
 describe('a sum of values', () => {
-  it('adds up changes and the squares of errors; one that stands in it twice counts as once with both', () => {
+  it('adds up changes and the squares of errors; one that is in it twice counts as once with both', () => {
     const [a, b] = [point(0, 50), point(1, 52)];
     expect(
       sumOfValues([

@@ -75,7 +75,7 @@ export function conditionsOf(comparison: Comparison): Condition[] {
   );
 }
 
-/** A value that the comparison stands on: whose, and the day about which it is to be taken. */
+/** A value that the comparison is built on: whose, and the day about which it is to be taken. */
 export type ToCompare = { limb: Limb | null; day: Day; taken: Occasion | null };
 
 /** Before the first condition a value may be so old; about each end it may be so early or late. */

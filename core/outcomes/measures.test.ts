@@ -75,7 +75,7 @@ describe('measures of a practice', () => {
     highest: 120,
   };
 
-  it('stand beside the standard ones, in whose place one of the same id comes', () => {
+  it('are listed with the standard ones; one of the same id replaces it', () => {
     const book = measureBook({ 'own-grip': squeeze, vo2max: { ...MEASURES.vo2max, isLeftOut: true } });
     expect(measureOf(book, 'own-grip')).toBe(squeeze);
     const offered = takenHere(book).map(({ value }) => value);

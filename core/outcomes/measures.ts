@@ -44,7 +44,7 @@ const UNKNOWN: Measure = {
 
 const ELSEWHERE: readonly MeasureId[] = ['one-rep-max', 'lop'] satisfies StandardMeasureId[];
 
-/** What is taken in Outcomes, in the order of the book; 1RM and LOP stand in Load and in Measure already. */
+/** What is taken in Outcomes, in the order of the book; 1RM and LOP are in Load and in Measure already. */
 export const takenHere = (book: MeasureBook): { value: MeasureId; label: Text }[] =>
   Object.entries(book)
     .filter(([id, { isLeftOut }]) => !isLeftOut && !ELSEWHERE.includes(id))

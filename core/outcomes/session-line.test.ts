@@ -232,7 +232,7 @@ describe('what a line says of a session', () => {
 });
 
 describe('muscles and limbs added up', () => {
-  it('stand by sets, then by time, and limbs in the order of the body', () => {
+  it('are sorted by sets, then by time, and limbs in the order of the body', () => {
     const line = sessionLine(one, foldAll(one, logOf(WHOLE_SESSION)));
     const [exercise] = line.exercises;
     const [limb] = exercise?.limbs ?? [];

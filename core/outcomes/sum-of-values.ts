@@ -4,7 +4,7 @@ import type { Occasion } from './verdict';
 export type Term = readonly [Occasion, number];
 
 /**
- * A sum of values with its standard error, √Σ(times × error)²; one that stands in it twice counts as once with both.
+ * A sum of values with its standard error, √Σ(times × error)²; one that is in it twice counts as once with both.
  * @example 52 ± 0.5 less 50 ± 0.5 //=> { change: 2, sd: 0.707 }
  */
 export function sumOfValues(terms: readonly Term[]): { change: number; sd: number } {

@@ -4,7 +4,7 @@ import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import type { MeasureId } from './measures';
 
-/** When in a block; or a value that a comparison stands on. */
+/** When in a block; or a value that a comparison is built on. */
 export type TestMoment = 'baseline' | 'midway' | 'after' | 'follow-up' | 'comparison';
 
 /** Something that is followed in a person, with the days it was taken on. */

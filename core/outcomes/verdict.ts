@@ -61,7 +61,7 @@ export function judge(better: Measure['better'], change: number, sd: number): Ju
   };
 }
 
-/** A verdict that time does not stand in the way of. */
+/** A verdict that does not depend on time. */
 export type Judged = Verdict & { kind: Exclude<VerdictKind, 'too-early'> };
 
 function kindOf(towardsBetter: number, smallestReal: number, chance: number): Judged['kind'] {

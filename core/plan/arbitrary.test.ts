@@ -181,7 +181,7 @@ describe('work without a LOP (PRS-7)', () => {
     expect(hardFindings(compose(due, walk({ limbs: [at('left-thigh')] })).findings)).toEqual([]);
   });
 
-  it('climbs ten mmHg a week trained so, to 60 % of the LOP to expect and to the practice’s most; a guard stands above', () => {
+  it('climbs ten mmHg a week trained so, to 60 % of the LOP to expect and to the practice’s most; a guard is above', () => {
     const drafted = (done: SessionDone[], nowDay: number) =>
       draftSession(WISH, basisWith({ done, nowMs: nowDay * MS_PER_DAY })).session?.exercises[0]?.limbs;
     expect(drafted([], 0)).toEqual([at('left-thigh'), at('right-thigh')]);

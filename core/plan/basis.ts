@@ -45,7 +45,7 @@ export type Basis = {
   due: ReadonlyMap<string, Message>;
   /** Operations of the last 12 weeks, by limb (rules SCR-1, SCR-4). */
   procedures: readonly { limb: Limb; atMs: number }[];
-  /** Rungs of the ladder that limbs stand on; none where it was never checked (rule PRO-5). */
+  /** Rungs of the ladder that limbs are on; none where it was never checked (rule PRO-5). */
   rungs: ReadonlyMap<Limb, LadderRung>;
   prescriber: Role;
   /** The most the practice puts on a limb without a LOP, in mmHg; null where it does not work so (rule PRS-7). */

@@ -88,8 +88,8 @@ const rungOf = ({ choice, exercise }: Resolved): Rung =>
   exercise.rung === 'unloaded' && choice.load.kind === 'weighed' ? 'loaded' : exercise.rung;
 
 /**
- * Work above the rung that a limb stands on: of an operated limb, and of any on the ladder, however long ago that was; it ends by
- * *done with the cuff* alone. An operated one never checked stands under the first rung that moves (rule PRO-5).
+ * Work above the rung that a limb is on: of an operated limb, and of any on the ladder, however long ago that was; it ends by
+ * *done with the cuff* alone. An operated one never checked is under the first rung that moves (rule PRO-5).
  */
 function checkRung(one: Resolved, basis: Basis): Finding[] {
   const rung = rungOf(one);
@@ -116,7 +116,7 @@ function checkRung(one: Resolved, basis: Basis): Finding[] {
         level: 'guard',
         subject: 'exerciseId',
         message: stood
-          ? msg('{work} is {rung} work; the {name} stands on {stood}.', {
+          ? msg('{work} is {rung} work; the {name} is on {stood}.', {
               work,
               rung: RUNG_NAMES[rung],
               name,

@@ -132,7 +132,7 @@ export const RUNG_PROTOCOLS: Record<Rung, ProtocolId> = {
   functional: 'falling-reps',
 };
 
-/** A rung as it stands within a sentence. */
+/** A rung as it is within a sentence. */
 export const RUNG_NAMES: Record<LadderRung, Message> = {
   passive: msg('passive'),
   isometric: msg('isometric'),

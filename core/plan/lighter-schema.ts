@@ -16,7 +16,7 @@ export const LIGHTER_WAYS = {
   sets: msg('One set fewer'),
 } as const;
 
-/** The same as it stands within a sentence. */
+/** The same as it is within a sentence. */
 export const LIGHTER_NAMES = {
   pressure: msg('ten points less'),
   sets: msg('one set fewer'),

@@ -142,7 +142,7 @@ describe('the ramp in words (PRS-4)', () => {
     return [percentLop, running, words];
   };
 
-  it('says where somebody stands and why', () => {
+  it('says where a person is on the ramp and why', () => {
     expect(englishOf(level())).toEqual([40, true, 'no session yet: the first week is at 40 %']);
     expect(englishOf(level(8, 1))).toEqual([
       45,

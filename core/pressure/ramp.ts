@@ -16,7 +16,7 @@ const LAY_OFF = {
   longMs: layOff.longDays * MS_PER_DAY,
 };
 
-/** Where somebody stands on the ramp: the share of LOP of this week, and whether it still bounds what is prescribed. */
+/** Where a person is on the ramp: the share of LOP of this week, and whether it still bounds what is prescribed. */
 export type RampLevel = {
   percentLop: number;
   /** While it runs it is the ceiling; once the school's usual is reached it bounds nothing. */

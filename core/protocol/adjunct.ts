@@ -48,7 +48,7 @@ export type PlannedAdjunct = z.infer<typeof plannedAdjunctSchema>;
 /** All that is planned beside the cuff; those of one `when` are done in their order. */
 export const sittingSchema = z.array(plannedAdjunctSchema).max(8, msg('At most eight beside the cuff.'));
 
-/** What was done, as it stands within a sentence: its kind, and the words for it. */
+/** What was done, as it is within a sentence: its kind, and the words for it. */
 export const adjunctName = ({ what, words }: { what: Adjunct; words: string }): Message =>
   words ? list([ADJUNCT_NAMES[what], words], ': ') : ADJUNCT_NAMES[what];
 

@@ -1,7 +1,7 @@
 import { type Message, msg } from '../message/message';
 import type { Equipment } from './exercise';
 
-/** What loads an exercise, as it stands within a sentence. */
+/** What loads an exercise, as it is within a sentence. */
 export const EQUIPMENT_NAMES: Record<Equipment, Message> = {
   stack: msg('stack'),
   dumbbells: msg('dumbbells'),

@@ -7,7 +7,7 @@ import { limbKindSchema, positionSchema } from '../quantity/limb';
 export const rungSchema = z.enum(['passive', 'isometric', 'unloaded', 'loaded', 'functional']);
 export type Rung = z.infer<typeof rungSchema>;
 
-/** Rungs a limb may stand on: those of exercises, and the last, done with the cuff: heavy work without it. */
+/** Rungs a limb may be on: those of exercises, and the last, done with the cuff: heavy work without it. */
 export const ladderRungSchema = z.enum([...rungSchema.options, 'done']);
 export type LadderRung = z.infer<typeof ladderRungSchema>;
 

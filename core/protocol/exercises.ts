@@ -25,7 +25,7 @@ export type Library = Readonly<Record<ExerciseId, Exercise>>;
 export const EXERCISES: Record<StandardExerciseId, Exercise> = byName(STANDARD);
 
 /**
- * The whole library of a practice: its own exercises stand before the standard ones of the same id. A standard exercise
+ * The whole library of a practice: its own exercises come before the standard ones of the same id. A standard exercise
  * keeps its kind, limb and rung whatever a practice changes about it: the rules go by them (rules PRS-3, PRO-5).
  */
 export function libraryOf(own: Library): Library {

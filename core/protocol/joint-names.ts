@@ -16,6 +16,6 @@ export const JOINT_NAMES: Record<RangeJoint, Message> = {
 
 const MORE_JOINTS: Record<string, Message> = { fingers: msg('fingers'), forearm: msg('forearm') };
 
-/** What a joint of an exercise is called; one that a practice named itself stands as it was typed. */
+/** What a joint of an exercise is called; one that a practice named itself is shown as it was typed. */
 export const jointName = (joint: string): Text =>
   (JOINT_NAMES as Record<string, Message>)[joint] ?? MORE_JOINTS[joint] ?? joint;

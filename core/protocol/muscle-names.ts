@@ -2,7 +2,7 @@ import { list, type Message, msg, type Text } from '../message/message';
 import { byName } from '../quantity/by-name';
 import { musclesOf } from './exercise';
 
-/** The muscles of the standard exercises by the name that stands in them; a practice may type others. */
+/** The muscles of the standard exercises by the name that is in them; a practice may type others. */
 const MUSCLE_NAMES: Readonly<Record<string, Message>> = byName({
   quadriceps: msg('quadriceps'),
   hamstrings: msg('hamstrings'),

@@ -1,7 +1,7 @@
 import type { LimbKind } from '../quantity/limb';
 import type { Joint, Limbs } from './figure';
 
-/** What stands around a body: drawn under or beside it. */
+/** What is around a body: drawn under or beside it. */
 export type Prop = 'seat' | 'bed' | 'step' | 'wall' | 'table' | 'bench' | 'roll' | 'wheel';
 
 /** How an exercise looks at its start and at its end. */

@@ -15,7 +15,7 @@ export type Position = z.infer<typeof positionSchema>;
 export const LIMBS = limbSchema.options;
 export const POSITIONS = positionSchema.options;
 
-/** A limb as it stands within a sentence. */
+/** A limb as it is within a sentence. */
 export const LIMB_NAMES: Record<Limb, Message> = {
   'left-arm': msg('left arm'),
   'right-arm': msg('right arm'),

@@ -45,7 +45,7 @@ describe('plans and sessions a block goes by', () => {
 });
 
 describe('the block that counts', () => {
-  it('is the newest, as it stands today', () => {
+  it('is the newest, as it is today', () => {
     expect(blockAsItStands(testFacts(), NOW_MS)).toBeNull();
     const facts = testFacts({
       blocks: [block(10, {}, 20), block(30, {}, 40)],

@@ -42,7 +42,7 @@ export const sessionsByDay = ({
 /** A block with each of its sessions done, missed or to come. */
 export type BlockStanding = { block: BlockFact; plans: BlockPlan[]; entries: BlockEntry[]; today: Day };
 
-/** The block that counts, as it stands now; null where there is none (rule START-2). */
+/** The block that counts, as it is now; null where there is none (rule START-2). */
 export function blockAsItStands(
   facts: Pick<
     ClientFacts,

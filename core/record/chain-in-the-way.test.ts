@@ -59,7 +59,7 @@ const strapped: Partial<ClientFacts> = {
   ],
 };
 
-describe('what stands in the way, in words (START-2)', () => {
+describe('what is in the way, in words (START-2)', () => {
   it('is a hold, with who ends it, of the person or of a limb of the plan', () => {
     const screen = (holds: Hold[], more: Partial<ClientFacts> = {}) =>
       link(testFacts({ holds, ...more }), 'screen');

@@ -375,7 +375,7 @@ function loadLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Li
   return worstOf(links) ?? strengthLink(facts, newest(facts.strengthTests), nowMs);
 }
 
-/** Whether the limb in hand was operated on and stands on a rung where nothing is lifted yet (rule PRO-5). */
+/** Whether the limb in hand was operated on and is on a rung where nothing is lifted yet (rule PRO-5). */
 function beginsWithoutWeight(facts: ClientFacts, nowMs: number): boolean {
   const limb = limbInHand(facts, undefined);
   if (!limb || !isOperated(facts, limb, nowMs)) return false;

@@ -46,7 +46,7 @@ describe('heavy, under a cuff, or light without (PRO-4)', () => {
     expect(out({ limb: 'right-thigh' }, operated)).toEqual([]);
   });
 
-  it('is not under a cuff while a hold stands or the clearance leaves the limb out, and says which', () => {
+  it('is not under a cuff while a hold is in force or the clearance leaves the limb out, and says which', () => {
     const hold = {
       id: 'h',
       cause: 'x',
@@ -59,7 +59,7 @@ describe('heavy, under a cuff, or light without (PRO-4)', () => {
       lifted: null,
     };
     expect(out({}, { holds: [hold] })).toEqual([
-      'cuff: A hold stands: Numb or tingling. Until it is lifted.',
+      'cuff: On hold: Numb or tingling. Until it is lifted.',
     ]);
     expect(out({ limb: 'right-thigh' }, { holds: [hold] })).toEqual([]);
     // In both legs, and cleared for one.

@@ -118,7 +118,7 @@ const OUT: readonly (Omit<Voice, 'words'> & { words: (seen: Seen) => Message; un
   {
     kind: 'cuff',
     when: ({ held }) => held !== null,
-    words: ({ held }) => msg('A hold stands: {held}.', { held: held ?? '' }),
+    words: ({ held }) => msg('On hold: {held}.', { held: held ?? '' }),
     rule: 'SCR-5',
     until: msg('it is lifted'),
   },

@@ -48,7 +48,7 @@ describe('the course of a person as one picture', () => {
     const { bars, fromDay, toDay } = strip({ sessions: [testSessionFact(7)] });
     expect(englishOf(bars.map((bar) => [bar.day - today, bar.state, bar.name, bar.percentLop]))).toEqual([
       [-7, 'done', 'Lower day', 58.6],
-      // A week after the first session the ramp stands at 45, and at 50 a week on (PRS-4).
+      // A week after the first session the ramp is at 45, and at 50 a week on (PRS-4).
       [-3, 'missed', 'Lower day', 45],
       [3, 'to-come', 'Lower day', 45],
       [7, 'to-come', 'Lower day', 50],
@@ -184,7 +184,7 @@ describe('the course of a person as one picture', () => {
       [7, 50],
       [14, 55],
     ]);
-    // On the last day of a week it still stands.
+    // On the last day of a week it is unchanged.
     const late = { ...block, wish: { ...block.wish, startsOn: isoOf(today - 6) } };
     expect(strip({ blocks: [late], sessions: [testSessionFact(6)] }).ceiling[0]?.fromDay).toBe(today - 6);
   });

@@ -34,14 +34,14 @@ export type PrescriptionFact = {
   id: string;
   /** The plan it is a version of. */
   coursePlanId: string;
-  /** Versions that stand on its signature: itself, and what it re-targets (rule PRS-8). */
+  /** Versions that rest on its signature: itself, and what it re-targets (rule PRS-8). */
   versions: string[];
   /** From what to what it changes the version before, in words. */
   changes: string[];
   atMs: number;
   /** Id of the practitioner who signed it. */
   signedBy: string;
-  /** Whose word it stands on: of who signed it, or of who signed the one it re-targets (rule PRS-8). */
+  /** Who answers for it: who signed it, or who signed the one it re-targets (rule PRS-8). */
   role: Role;
   /** It came from a file: its signature is a claim, and it is signed here before it opens (rule START-3). */
   isSignedElsewhere?: boolean | undefined;
@@ -77,7 +77,7 @@ export const SESSIONS_COUNT_MS = 26 * 7 * MS_PER_DAY;
 /**
  * What is on record for one person that anything now rests on: of each kind the newest for each thing it is about (a limb,
  * a position and cuff, an exercise and side), what the plan in force names, and the sessions of the last half year. What
- * came before is read page by page. Lists are in any order, but of two with one time the later received stands last.
+ * came before is read page by page. Lists are in any order, but of two with one time the later received comes last.
  */
 export type ClientFacts = {
   shelfLife: ShelfLife;

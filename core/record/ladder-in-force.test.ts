@@ -260,7 +260,7 @@ describe('work above the rung of an operated limb (PRO-5)', () => {
         .map(({ message }) => message);
     expect(findings({ kind: 'unweighed', with: 'limb weight only' })).toEqual([]);
     expect(englishOf(findings(weighed))).toEqual([
-      'Straight leg raise with a weight is loaded, isolated work; the left thigh stands on unloaded.',
+      'Straight leg raise with a weight is loaded, isolated work; the left thigh is on unloaded.',
     ]);
   });
 
@@ -269,7 +269,7 @@ describe('work above the rung of an operated limb (PRO-5)', () => {
       'guard: Knee extension is loaded, isolated work, and no rung is on record for the left thigh.',
     ]);
     expect(found([check('unloaded', 2)])).toEqual([
-      'guard: Knee extension is loaded, isolated work; the left thigh stands on unloaded.',
+      'guard: Knee extension is loaded, isolated work; the left thigh is on unloaded.',
     ]);
     expect(found([check('loaded', 2)])).toEqual([]);
     expect(found([check('functional', 2)])).toEqual([]);
@@ -278,13 +278,13 @@ describe('work above the rung of an operated limb (PRO-5)', () => {
       sessions: [testSessionFact(2, { tolerated: false, stepsDown: [limb] })],
     });
     expect(found([], 'knee-extension', fallen)).toEqual([
-      'guard: Knee extension is loaded, isolated work; the left thigh stands on unloaded.',
+      'guard: Knee extension is loaded, isolated work; the left thigh is on unloaded.',
     ]);
     expect(found([check('functional', 2, { limb: 'right-thigh' })])).toHaveLength(1);
     // For as long as the ladder stands, however long ago the operation was.
     const healed = testFacts({ rungChecks: [check('unloaded', 100)] });
     expect(found([], 'knee-extension', healed)).toEqual([
-      'guard: Knee extension is loaded, isolated work; the left thigh stands on unloaded.',
+      'guard: Knee extension is loaded, isolated work; the left thigh is on unloaded.',
     ]);
     expect(found([check('done', 2)])).toEqual([
       'note: The left thigh is done with the cuff: work of it under one is a new plan.',

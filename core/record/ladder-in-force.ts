@@ -13,7 +13,7 @@ import { strengthTestIsDue } from '../strength/shelf-life';
 import type { ClientFacts, SessionFact } from './facts';
 import { dayCheckInForce, proceduresOnRecord } from './in-force';
 
-/** Where a limb stands: the check that entered a rung, and the rung it is on now. */
+/** Where a limb is: the check that entered a rung, and the rung it is on now. */
 export type RungStood = RungCheck & {
   /** After which what is done counts for this rung. */
   sinceMs: number;
@@ -24,7 +24,7 @@ export type RungStood = RungCheck & {
 type Ladder = Pick<ClientFacts, 'rungChecks' | 'sessions' | 'dayChecks'>;
 
 /**
- * The rung a limb stands on: as it was last checked, and one lower for each session since that REV-1 or REV-2 answers and each day
+ * The rung a limb is on: as it was last checked, and one lower for each session since that REV-1 or REV-2 answers and each day
  * that the swelling rose. Down goes by itself, up with a clinician's word. Undefined where it was never checked
  * (rules START-2, PRO-5).
  */
@@ -71,7 +71,7 @@ export type RungAdvice = { move: 'begin' | 'up' | 'stay' | 'down' | 'done'; to: 
 const SESSIONS_TO_GO_UP = 2;
 const PAIN = RULES['REV-2'].figures;
 
-/** What was done with a limb since it stands on its rung. */
+/** What was done with a limb since it entered its rung. */
 function onTheRung(
   { sessions }: Pick<ClientFacts, 'sessions'>,
   { limb, sinceMs }: RungStood,
@@ -169,7 +169,7 @@ function isReadyFor(
   return last?.tolerated === true && tolerated >= SESSIONS_TO_GO_UP;
 }
 
-/** Whether the limb was tested since it stands on its rung, and the other side by the same exercise, not too long ago (LOAD-2). */
+/** Whether the limb was tested since it entered its rung, and the other side by the same exercise, not too long ago (LOAD-2). */
 function areSidesCompared(
   { strengthTests, ownExercises }: Pick<ClientFacts, 'strengthTests' | 'ownExercises'>,
   limb: Limb,

@@ -15,7 +15,7 @@ const { lighterPoints } = RULES['SCR-3'].figures;
 /**
  * What a session freezes of a plan that was checked again: a deload week's share of its sets (PRO-4), and what is made lighter
  * for today alone (SCR-3). Nothing of it is more than was signed.
- * @param role of whose word the plan stands on
+ * @param role of who answers for the plan
  */
 export function planForToday(
   plan: Plan,

@@ -85,7 +85,7 @@ describe('a signed plan, looked at again (START-1, PRS-8)', () => {
     ]);
   });
 
-  it('is shut where the test or its load is another, and where what it stands on is gone', () => {
+  it('is shut where the test or its load is another, and where what it rests on is gone', () => {
     const heavier = testStrength({ oneRepMax: { value: 60, unit: 'kg', working: [], rules: [] }, atMs: 1 });
     const changed = again({ strengthTests: [{ ...heavier, atMs: daysAgo(1) }] });
     expect(englishOf(changed.findings)).toMatchObject([
@@ -382,7 +382,7 @@ describe('the review of a session on record (REV-10)', () => {
     )[0];
   it('goes by the cap and the ramp that bind the next session, and the pain before this one', () => {
     expect(reviewed()?.change).toEqual({ pressurePoints: 5 });
-    // One session ever: the ramp stands at its start, under what was held.
+    // One session ever: the ramp is at its start, under what was held.
     expect(englishOf(reviewed({ sessions: [testSessionFact(1)] }))).toMatchObject({
       rule: 'REV-7',
       change: {},

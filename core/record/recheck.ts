@@ -22,7 +22,7 @@ export type Recheck = {
   /** Null where it cannot even be composed any more. */
   plan: Plan | null;
   findings: Finding[];
-  /** Whether only pressures measured again stand in the way, so that one key re-targets it (rule PRS-8). */
+  /** Whether only pressures measured again are in the way, so that one key re-targets it (rule PRS-8). */
   retargetable: boolean;
 };
 

@@ -17,7 +17,7 @@ const standing = (states: Parameters<typeof chain>[0], days: number | null = 0) 
   return [standing, link?.id];
 };
 
-describe('how somebody stands today', () => {
+describe('the standing of a person today', () => {
   it('is ready where all holds and it is their day, and later where it is not', () => {
     expect([standing({}), standing({}, null), standing({}, -2), standing({}, 2)]).toEqual([
       ['ready', 'run'],
@@ -34,7 +34,7 @@ describe('how somebody stands today', () => {
     expect(standing({ run: 'due' })).toEqual(['first', 'run']);
   });
 
-  it('is asked how the last session was, once nothing else stands in the way', () => {
+  it('is asked how the last session was, once nothing else is in the way', () => {
     const asking = chain({ run: 'due' }).map((link) =>
       link.id === 'run' ? { ...link, rules: ['RUN-6' as const] } : link,
     );

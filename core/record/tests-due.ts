@@ -10,7 +10,7 @@ import type { ClientFacts } from './facts';
 type DueFacts = Parameters<typeof blockAsItStands>[0] &
   Pick<ClientFacts, 'followed' | 'ownMeasures' | 'comparisons' | 'zoneOffsetMs'>;
 
-/** What is due to be measured today: for a comparison that runs, and by the block in force as it stands now (rule OUT-4). */
+/** What is due to be measured today: for a comparison that runs, and by the block in force as it is now (rule OUT-4). */
 export function measuresDue(facts: DueFacts, nowMs: number): DueTest[] {
   const compared = comparisonsDue(facts, nowMs).map((one) => ({ ...one, moment: 'comparison' as const }));
   const byBlock = dueByBlock(facts, nowMs).filter(

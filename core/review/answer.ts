@@ -6,7 +6,7 @@ import { type Change, changeWords, tidyChange, whyNotChange } from './change';
 import type { Recommendation } from './review';
 
 /**
- * Why an answer to a review cannot stand, in words; `null` where it can. What was advised is worked out by who asks, never taken
+ * Why an answer to a review cannot be accepted, in words; `null` where it can. What was advised is worked out by who asks, never taken
  * from the answer: an acceptance is of that advice, an edit keeps to the rules and says why where it is harder, and a refusal says
  * why (rule REV-10).
  */

@@ -18,7 +18,7 @@ import { type Reviewed, setsOf } from './reviewed';
 export type Bounds = {
   /** The lowest cap of a clearance on any of its limbs, in %LOP; null without one (rule SCR-2). */
   capPercentLop: number | null;
-  /** Where the newcomer's ramp stands while it runs, in %LOP; null once it is over (rule PRS-4). */
+  /** Where the newcomer's ramp is while it runs, in %LOP; null once it is over (rule PRS-4). */
   rampPercentLop: number | null;
   kits: readonly WeightKit[];
   /** Heavy work of the last days, the newest first (rule PRO-4). */

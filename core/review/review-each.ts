@@ -10,7 +10,7 @@ export type SessionToReview = Reviewed & { painBefore: number | null; before: Re
 
 /**
  * What a session suggests for the next one, exercise by exercise (rule REV-10), bounded by the caps on its limbs, and by the ramp
- * as it stands.
+ * as it is.
  * @param done sessions really done, which the ramp counts
  * @returns by the place of the exercise in the plan; undefined where no set of it was begun
  */

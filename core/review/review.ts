@@ -217,7 +217,7 @@ function easy({ now, context }: Look): Recommendation | null {
       return {
         rule: 'REV-7',
         change: keep(now),
-        reason: msg('All done, effort {effort}: the ramp stands at {top} % (PRS-4).', {
+        reason: msg('All done, effort {effort}: the ramp is at {top} % (PRS-4).', {
           effort: effortOf(now),
           top,
         }),

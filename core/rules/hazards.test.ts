@@ -39,7 +39,7 @@ it.each(RULE_IDS.filter((id) => RULES[id].level === 'hard'))(
   '%s, which is hard, has a hazard and a test of that line',
   (id) => {
     const mine = lines.filter(({ rules }) => rules.includes(id));
-    expect(mine, `${id} stands in no line of docs/hazards.md`).not.toEqual([]);
+    expect(mine, `${id} is in no line of docs/hazards.md`).not.toEqual([]);
     const proven = mine.flatMap(({ files }) => files).flatMap(provenIn);
     expect(proven, `no test that docs/hazards.md names for ${id} says it proves it`).toContain(id);
   },

@@ -66,7 +66,7 @@ export const outcomeRules = {
     figures: NO_FIGURES,
     words: () =>
       msg(
-        'Sessions, minutes, %LOP·min, sets a muscle and week, effort and pain stand on one time axis with the measure. A set of two limbs counts once for the person, and half its volume for each limb.',
+        'Sessions, minutes, %LOP·min, sets a muscle and week, effort and pain are on one time axis with the measure. A set of two limbs counts once for the person, and half its volume for each limb.',
       ),
   }),
   'OUT-7': rule({

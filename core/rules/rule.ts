@@ -15,7 +15,7 @@ type Definition<F extends Figures> = {
   source: Message;
   /** Where it is computed: a file of the core and the function in it. */
   by: `${string}.ts ${string}`;
-  /** The only place where its numbers stand: the function takes them from here, and so does the sentence. */
+  /** The only place where its numbers are: the function takes them from here, and so does the sentence. */
   figures: F;
   words: (figures: F) => Message;
 };

@@ -11,7 +11,7 @@ import { type ItemId, type ItemLevel, levelOf, SCREEN_ITEMS, type Stricter } fro
 
 export type Decision = 'clear-to-start' | 'start-with-limits' | 'needs-clearance' | 'do-not-start';
 
-/** A decision as it stands within a sentence. */
+/** A decision as it is within a sentence. */
 export const DECISION_NAMES: Record<Decision, Message> = {
   'clear-to-start': msg('clear to start'),
   'start-with-limits': msg('start with limits'),
@@ -82,7 +82,7 @@ export function judgeScreening(
 type Found = Omit<Reason, 'clearedBy' | 'clearedFor'>;
 
 /**
- * Whether an item that is noted alone stands beside one that makes it weigh more; what the blood pressure found counts as
+ * Whether an item that is noted alone comes with one that makes it weigh more; what the blood pressure found counts as
  * one (rule SCR-1).
  */
 function weighsMore(subject: ItemId, answered: Answered): boolean {

@@ -149,7 +149,7 @@ describe('what a clinical record proposes for screening', () => {
     );
   });
 
-  it('is read or refused, whatever stands in it', () => {
+  it('is read or refused, whatever is in it', () => {
     const anything = fc.letrec((tie) => ({
       value: fc.oneof(
         { depthSize: 'small' },

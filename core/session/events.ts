@@ -79,7 +79,7 @@ type Unstamped<E> = E extends SessionEvent ? Omit<E, keyof typeof STAMP> : never
 /** An event before the client stamps it with id, session, device, sequence and time. */
 export type EventBody = Unstamped<SessionEvent>;
 
-// Where two events carry the same time, they stand in the order of this table: the one in which they make sense of each
+// Where two events carry the same time, they are in the order of this table: the one in which they make sense of each
 // other. An event that is missing here does not compile.
 export const EVENTS = {
   'session-started': sessionStarted,

@@ -31,7 +31,7 @@ const nothingYet = (): SessionState => ({
 
 /**
  * State of a session after its events. Any batching, order or repetition of the same events gives the same log and so the
- * same state; an event that makes no sense where it stands (a set ended that never started) changes nothing, and after the
+ * same state; an event that makes no sense where it is (a set ended that never started) changes nothing, and after the
  * finish only what may still be said of a finished session does.
  */
 export function fold(plan: Plan, log: Log): SessionState {

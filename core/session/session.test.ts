@@ -51,7 +51,7 @@ describe('fold', () => {
     expect(fold(plan, [...whole, ...other])).toEqual(fold(plan, [...other, ...whole]));
   });
 
-  it('lets events that make no sense where they stand change nothing', () => {
+  it('lets events that make no sense where they are change nothing', () => {
     const state = fold(
       plan,
       logOf([

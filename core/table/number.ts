@@ -1,4 +1,4 @@
-/** What stands between whole and part in a column of figures. */
+/** What is between whole and part in a column of figures. */
 export type DecimalMark = 'point' | 'comma';
 
 const SHAPES: Record<DecimalMark, RegExp> = {
@@ -7,7 +7,7 @@ const SHAPES: Record<DecimalMark, RegExp> = {
 };
 
 /**
- * A figure as it was typed into a table; `null` where it is none. What stands between thousands is passed over.
+ * A figure as it was typed into a table; `null` where it is none. What is between thousands is passed over.
  * @example readFigure('1,234.5', 'point') //=> 1234.5
  * @example readFigure('54,5', 'comma') //=> 54.5
  */

@@ -49,7 +49,7 @@ function fitOf(heading: string, { known }: TableField): number {
 }
 
 /**
- * How a table of a kind is to be read, by its headings and by what stands below them.
+ * How a table of a kind is to be read, by its headings and by what is below them.
  * @param rows the first of them, to see how dates and figures are written
  * @param usualOrder the practice's own order of dates, taken where the rows leave it open
  */
@@ -79,7 +79,7 @@ function columnsOf(kind: TableKind, headings: readonly string[]): Record<string,
   return columns;
 }
 
-/** What stands between several figures of one cell, whatever the decimal mark is. */
+/** What is between several figures of one cell, whatever the decimal mark is. */
 export const BETWEEN = /[\s/;|]+/;
 
 /** The cells of all fields that are read in one way. */

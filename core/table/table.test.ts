@@ -308,7 +308,7 @@ describe('a row', () => {
     ]);
   });
 
-  it('is read or refused, whatever stands in it', () => {
+  it('is read or refused, whatever is in it', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...TABLE_KINDS),

@@ -3,7 +3,7 @@ import type { Permission } from '#core/access/permissions';
 /** What a route asks of who calls it: a permission of theirs; somebody signed in, locked or not; or nothing. */
 export type Asks = Permission | 'signed-in' | 'anybody';
 
-/** A cuff is let down by who stands beside it, though the device is locked: the route looks at what it is told. */
+/** A cuff may be deflated by anyone who is there, though the device is locked: the route looks at what it is told. */
 export const THOUGH_LOCKED: ReadonlySet<string> = new Set(['POST /sessions/:id/events']);
 
 /**

@@ -24,8 +24,8 @@ const NAME = /^nervato-(.+)-(\d{8}T\d{9})\.sqlite(\.age)?$/;
 
 /**
  * Copies a database while it is in use, by SQLite itself (`VACUUM INTO`), and looks into the copy before it gets its name: what
- * is called a backup is one. The bare file alone is none: its newest writes may still stand in the WAL beside it.
- * @returns the file; beside it stands its SHA-256
+ * is called a backup is one. The bare file alone is none: its newest writes may still be in the WAL file next to it.
+ * @returns the file; beside it is its SHA-256
  */
 export async function backUp(
   file: string,

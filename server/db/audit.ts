@@ -79,7 +79,7 @@ export function chainOld(prepare: Prepare): void {
   }
 }
 
-/** What a check of the chain found: how many rows stand, the hash of the last, and the first that does not fit with why. */
+/** What a check of the chain found: how many rows there are, the hash of the last, and the first that does not fit with why. */
 export type ChainCheck = {
   rows: number;
   lastHash: string;

@@ -33,7 +33,7 @@ export const readClient = (
   naming: Named = NAMED_BY_NOBODY,
 ): Promise<ClientRecord> => withStatements(em, (prepare) => readRecord(prepare, clientId, nowMs, naming));
 
-/** The same within a transaction: as it stands with what was written in it. */
+/** The same within a transaction: as it is with what was written in it. */
 export function readRecord(
   prepare: Prepare,
   clientId: string,

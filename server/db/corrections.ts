@@ -89,7 +89,7 @@ export function mergeInto(prepare: Prepare, clientId: string, otherId: string, r
     );
   const moved: Record<string, number> = {};
   for (const table of OF_A_PERSON) {
-    // A hold of the same cause stands once.
+    // A hold of the same cause is listed once.
     const but = table === 'hold' ? 'and cause not in (select cause from hold where client_id = ?1)' : '';
     const { changes } = prepare(`update ${table} set client_id = ?1 where client_id = ?2 ${but}`).run(
       clientId,

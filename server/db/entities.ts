@@ -324,7 +324,7 @@ export const PrescriptionEntity = defineEntity({
     plan: p.json().$type<unknown>(),
     findings: p.json().$type<Finding[]>(),
     overrideReason: p.text().nullable(),
-    /** The prescription it re-targets, on whose signature it stands (rule PRS-8). */
+    /** The prescription it re-targets, on whose signature it rests (rule PRS-8). */
     retargets: p.string().nullable(),
     coursePlanId: p.string(),
     /** From what to what it changes the version before, in words. */

@@ -22,7 +22,7 @@ const TELLS: Record<RetractableKind, string> = {
 const PAGE = 40;
 const KINDS = Object.keys(RETRACTABLE_TABLES) as RetractableKind[];
 
-/** What stands on a person's record, the newest first, with what was retracted and why. */
+/** What is on a person's record, the newest first, with what was retracted and why. */
 export function readEntries(prepare: Prepare, clientId: string, beforeMs: number): RecordEntries {
   const selects = KINDS.map((kind) => {
     const { table, at } = RETRACTABLE_TABLES[kind];

@@ -1,4 +1,4 @@
-/** The name of every migration, in order; what stands in a file tells its release. Without their code, which brings the ORM. */
+/** The name of every migration, in order; the names in a file tell its release. Without their code, which brings the ORM. */
 export const MIGRATION_NAMES = [
   '001-first-tables',
   '002-whole-sessions',

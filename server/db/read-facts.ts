@@ -33,7 +33,7 @@ import type { Prepare } from './sqlite';
 
 /**
  * How rows of one kind are read for some people, and what a row says: one text, or several whose rows go together.
- * `sql` stands before the condition that picks the people, `and` after it; `times` are asked for in `and`, given now.
+ * `sql` is before the condition that picks the people, `and` after it; `times` are asked for in `and`, given now.
  */
 type Part = { sql: string; and?: string; times?: (nowMs: number) => number[] };
 type Kind<Fact> = { parts: readonly Part[]; of: (row: Row) => Fact };
@@ -41,7 +41,7 @@ type Kind<Fact> = { parts: readonly Part[]; of: (row: Row) => Fact };
 // biome-ignore lint/suspicious/noExplicitAny: a row is what its text selects; each kind names its own columns.
 export type Row = Record<string, any>;
 
-/** Of several with one time the later received counts: it stands last (rule START-4). */
+/** Of several with one time the later received counts: it comes last (rule START-4). */
 const AS_RECEIVED = 'order by rowid';
 
 const newestOnly = (sql: string): Part => ({ sql, and: 'superseded = 0' });
@@ -453,7 +453,7 @@ function withNamed<Fact extends { id: string }>(
         | Row
         | undefined,
   );
-  // Of two with one time what has taken its place stands last, and counts.
+  // Of two with one time what has taken its place comes last, and counts.
   return [...rows.flatMap((row) => (row ? [of(row)] : [])), ...facts];
 }
 
@@ -521,7 +521,7 @@ function prescriptionOf(prepare: Prepare, { roles }: PracticeFacts, row: Row): P
 }
 
 /**
- * Who signed what a prescription stands on, and the versions that stand on that signature: a re-target stands on the
+ * Who signed what a prescription rests on, and the versions that rest on that signature: a re-target rests on the
  * signature of the one it re-targets (rule PRS-8).
  */
 function signatureOf(prepare: Prepare, row: Row): { versions: string[]; signedBy: string } {

@@ -1,7 +1,7 @@
 import type { RetractableKind } from '#contract/corrections';
 import { SAME } from './superseded';
 
-/** Where entries of a kind stand, and how it is kept that one of them was retracted. */
+/** The table of entries of a kind, and how it is kept that one of them was retracted. */
 type Retractable = { table: string; at: 'at_ms' | 'opened_at_ms'; keeps: 'superseded' | 'retracted' };
 
 const of = (table: string): Retractable => ({

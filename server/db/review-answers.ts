@@ -11,7 +11,7 @@ import type { Prepare } from './sqlite';
 import type { Taken } from './take-events';
 
 /**
- * Refuses answers to a review that the server does not come to itself: the review is worked out here, from the log as it stands
+ * Refuses answers to a review that the server does not come to itself: the review is worked out here, from the log as it is
  * with them, and only of a session that is finished (rules REV-10, START-3). To be called in the transaction that took them in.
  * @param events the whole batch, so that what is wrong is said at its place
  */

@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 
-// What is SQLite's own stands here (and in the migrations); all other SQL is standard, so that another engine of the
+// What is SQLite's own is here (and in the migrations); all other SQL is standard, so that another engine of the
 // same ORM can follow (docs/decisions/past-one-machine.md).
 
 /** What every connection is set to. The ORM opens a new one now and then, so that once is not enough. */

@@ -132,7 +132,7 @@ describe('a trace', () => {
 });
 
 describe('the JSON Schema of the protocol', () => {
-  it('stands in docs as it is spoken', () => {
+  it('is in docs as it is spoken', () => {
     const written = readFileSync(join(import.meta.dirname, '../../docs/device.schema.json'), 'utf8');
     expect(JSON.parse(written)).toEqual(JSON.parse(JSON.stringify(deviceJsonSchema())));
   });

@@ -79,7 +79,7 @@ const keepFeed = (prepare: Prepare, id: string, secret: string, namesPeople: boo
        names_people = excluded.names_people, made_at_ms = excluded.made_at_ms`,
   ).run(id, sha256(secret), Number(namesPeople), nowMs);
 
-/** Whose calendar it is, and the people whose blocks stand in it; none of an account that was ended. */
+/** Whose calendar it is, and the people whose blocks are in it; none of an account that was ended. */
 function readFeed(prepare: Prepare, hash: string): { feed: Feed; clientIds: string[] } | null {
   const feed = prepare(
     `select practitioner_id as "practitionerId", names_people as "namesPeople" from calendar_feed

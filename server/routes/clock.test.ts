@@ -8,7 +8,7 @@ import { practiceClock } from '../practice-clock';
 
 const DAY_MS = 86_400_000;
 
-it('moves on by days in a demonstration, and stands there after the next start', async () => {
+it('moves on by days in a demonstration, and is kept after the next start', async () => {
   const { orm } = await demoDatabase();
   const clock = await practiceClock(orm);
   const app = createApp({ orm, now: clock.now, moveClock: clock.moveOn, log: pino({ level: 'silent' }) });

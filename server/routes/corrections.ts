@@ -74,12 +74,12 @@ export const correctionRoutes = new Hono<Env>()
       throw new Problem(
         422,
         msg('Not this name'),
-        msg('Type the name as it stands on record: this cannot be taken back.'),
+        msg('Type the name as it is on record: this cannot be taken back.'),
         [
           {
             path: 'name',
             message: msg('This is not the name on record.'),
-            remedy: msg('Type it as it stands there.'),
+            remedy: msg('Type it as it is there.'),
           },
         ],
       );

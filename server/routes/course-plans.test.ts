@@ -57,7 +57,7 @@ const answer = async (api: Api, view: SessionView, change: Change, declined = fa
 });
 
 describe('several plans of one person', () => {
-  it('stand beside each other; a signature takes the place of its own plan’s version only', async () => {
+  it('are kept side by side; a signature takes the place of its own plan’s version only', async () => {
     const { api, made: person } = await startAfter(ready);
     api.clock.nowMs += 1_000;
     const both = await api.post(at(person, 'prescriptions'), second(person.client));
@@ -330,7 +330,7 @@ describe('the ladder of a limb (PRO-5)', () => {
     expect(await stands()).toBe('unloaded');
   });
 
-  it('stands however long ago it was checked', async () => {
+  it('counts however long ago it was checked', async () => {
     const { api, made: person } = await startAfter(ready);
     const check = { limb: 'left-thigh', answers, rung: 'passive' };
     await api.post(at(person, 'rung-checks'), check);

@@ -9,7 +9,7 @@ const KEEP_ALIVE_MS = 15_000;
 /** Messages kept for a device that does not read them. */
 const MOST_WAITING = 1_000;
 
-/** News of the practice as a stream of events, which says at once that it stands. */
+/** News of the practice as a stream of events, which says at once that it is connected. */
 export const feedRoutes = new Hono<Env>().get('/', (c) => {
   refuseTooManyStreams(c);
   return streamSSE(c, async (stream) => {
@@ -24,7 +24,7 @@ export const feedRoutes = new Hono<Env>().get('/', (c) => {
       stop();
       wake();
     });
-    // Said at once, so that who connects knows that the stream stands.
+    // Sent at once, so that the client knows that the stream is connected.
     await stream.writeSSE({ event: 'ready', data: '' });
     while (!stream.aborted) {
       const message = waiting.shift();

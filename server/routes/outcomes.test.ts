@@ -60,7 +60,7 @@ describe('measures of a person', () => {
     ]);
     const [series] = seriesOf(view, { library, book: MEASURES });
     expect(series?.verdict).toMatchObject({ kind: 'real-gain', change: expect.closeTo(2, 6) });
-    // The 1RM and the LOP of Load and Measure stand beside them.
+    // The 1RM and the LOP of Load and Measure are next to them.
     expect(view.tested.map(({ kind }) => kind)).toEqual(['one-rep-max', 'lop']);
     const withdrawn = await api.post<OutcomesView>(`${path}/${last.id}/withdrawal`, {
       reason: 'Over the trousers',

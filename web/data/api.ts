@@ -38,7 +38,7 @@ export async function read<T>(asked: Promise<Answer<T>>): Promise<T> {
   throw isProblem(body) ? new ApiProblem(body) : new Error(unreadable(answer));
 }
 
-/** Whether an answer says what is wrong in the server's words; what stands in between may answer with something else. */
+/** Whether an answer says what is wrong in the server's words; what is in between may answer with something else. */
 const isProblem = (body: unknown): body is ProblemBody =>
   typeof body === 'object' &&
   body !== null &&

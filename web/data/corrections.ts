@@ -4,7 +4,7 @@ import type { Erased, PersonChange, RecordEntries, RetractableKind, Retracted } 
 import { api, read } from './api';
 import { KEYS } from './keys';
 
-/** What stands on a person's record, newest first, what was retracted too. */
+/** What is on a person's record, newest first, what was retracted too. */
 export const useEntries = (clientId: string) =>
   useInfiniteQuery({
     queryKey: KEYS.entries(clientId),
@@ -16,7 +16,7 @@ export const useEntries = (clientId: string) =>
     getNextPageParam: ({ entries, hasMore }) => (hasMore ? entries.at(-1)?.atMs : undefined),
   });
 
-/** A write after which everything about a person, and where they stand among others, is read anew. */
+/** A write after which everything about a person, and where they are among others, is read anew. */
 function useCorrection<Asked, Answer>(write: (asked: Asked) => Promise<Answer>) {
   const queries = useQueryClient();
   return useMutation({

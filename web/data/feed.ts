@@ -1,6 +1,6 @@
 import type { FeedMessage } from '#contract/feed';
 
-/** What a page does with the feed: with what it says, and when it stands again after a break. */
+/** What a page does with the feed: with what it says, and when it is connected again after a break. */
 export type FeedListener = { onMessage: (message: FeedMessage) => void; onBack: () => void };
 
 type Said = { said: 'message'; message: FeedMessage } | { said: 'back' };

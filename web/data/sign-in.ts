@@ -26,7 +26,7 @@ export const useSignInState = () => useQuery({ ...signInQuery, refetchInterval: 
 export const useMe = () => useQuery({ queryKey: KEYS.me, queryFn: () => read<Me>(api.me.$get()) });
 
 /**
- * Lets in who the server says is signed in. What another person had open on this page is gone; one's own stands as it was, typed
+ * Lets in who the server says is signed in. What another person had open on this page is gone; one's own is kept as it was, typed
  * things too.
  */
 export async function enter(queries: QueryClient): Promise<void> {

@@ -18,6 +18,6 @@ export function startWorking(queries: QueryClient): void {
   tellOfPrints();
   void sendOutbox();
   void clearOldCache();
-  // The rest waits until the first view stands.
+  // The rest waits until the first view is shown.
   onceLoaded(() => followServerClock());
 }

@@ -1,4 +1,4 @@
 import { i18n } from '@lingui/core';
 
-// Tests read the English that stands in the code.
+// Tests read the English that is in the code.
 i18n.loadAndActivate({ locale: 'en', messages: {} });

@@ -5,7 +5,7 @@ const LETTERS_A_WORD = 16;
 const WORD = ' ~~~~';
 
 /**
- * A language of tests: every message in brackets and a third longer. What stands outside of brackets is no message, and what is cut
+ * A language of tests: every message in brackets and a third longer. What is outside of brackets is no message, and what is cut
  * has too little room for other languages.
  * @example compilePseudo('Fit') //=> ['⟦Fit ~~~~⟧']
  */

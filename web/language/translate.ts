@@ -29,7 +29,7 @@ const speaker: Speaker = {
 
 /**
  * What core or the server says, in the language of the interface and the units of the practice. Text that a person typed, or that
- * an earlier release kept, stands as it is.
+ * an earlier release kept, is shown as it is.
  * @example translate(msg('Set {percent} % or lower.', { percent: 35 })) //=> 'Set 35 % or lower.', in German '35 % oder weniger einstellen.'
  */
 export function translate(text: Text): string;

@@ -20,7 +20,7 @@ export function Button({
 }: ButtonHTMLAttributes<HTMLButtonElement> & {
   kind?: Kind;
   does?: ActionId;
-  /** Leaves the form it stands in as it was: so does Escape from any field of it. */
+  /** Leaves the form it is in as it was: so does Escape from any field of it. */
   leaves?: boolean;
 }) {
   return (

@@ -10,7 +10,7 @@ export function Choice<T extends string>({
   onChange,
 }: {
   label: string;
-  /** Kept for screen readers only, where what it is about stands beside it. */
+  /** Kept for screen readers only, where what it is about is next to it. */
   hideLabel?: boolean;
   value: T;
   options: readonly { value: T; label: string; hint?: string }[];

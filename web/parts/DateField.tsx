@@ -28,7 +28,7 @@ export function DateField({
   className?: string;
 }) {
   const order = useDateOrder();
-  // What is being typed stands as it is typed; what is chosen is written out.
+  // What is being typed is as it is typed; what is chosen is written out.
   const [typed, setTyped] = useState<string | null>(null);
   const [isOpen, setOpen] = useState(false);
   const isWrong = typed !== null && typed.trim() !== '' && readTypedDay(typed, order) === null;

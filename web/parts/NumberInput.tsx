@@ -5,7 +5,7 @@ const ASKS = { whole: 'numeric', decimal: 'decimal' } as const;
 export type NumberKind = keyof typeof ASKS;
 
 /**
- * Where a number is typed, with a comma or a point; never a stepper that an arrow or a wheel changes by itself. What stands
+ * Where a number is typed, with a comma or a point; never a stepper that an arrow or a wheel changes by itself. What is
  * in it is chosen as one comes, so that the next figure takes its place.
  */
 export function NumberInput({

@@ -29,7 +29,7 @@ const timesEvery = (endMs: number, widthPx: number): number => {
   return (fits ?? 60) * MINUTE_MS;
 };
 
-/** Where a time stands on the strip, for what is laid over it. */
+/** Where a time is on the strip, for what is laid over it. */
 export type StripScale = { x: (atMs: number) => number; msPerPx: number; left: number };
 
 /**

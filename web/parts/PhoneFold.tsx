@@ -3,7 +3,7 @@ import { type ReactNode, useId, useState } from 'react';
 
 /**
  * What is chosen seldom and would push the work beneath it out of a phone's view: there it is one line that says what is chosen and
- * opens. On wider screens it stands open, and there is no line.
+ * opens. On wider screens it is open, and there is no line.
  * @param label what the line is for, read aloud before it
  */
 export function PhoneFold({

@@ -14,7 +14,7 @@ export function Picker<T extends string>({
   onChange,
 }: {
   label: string;
-  /** Kept for screen readers only, where what it is about stands beside it. */
+  /** Kept for screen readers only, where what it is about is next to it. */
   hideLabel?: boolean;
   value: T;
   options: readonly { value: T; label: string }[];

@@ -64,7 +64,7 @@ export function PlanLines({
 
 const WORST_FIRST: readonly LinkState[] = ['held', 'missing', 'due', 'good'];
 
-/** How the links before Run stand, as the worst of them does. */
+/** The state of the links before Run: that of the worst. */
 const worst = (chain: ReturnType<typeof chainOf>): LinkState =>
   WORST_FIRST.find((state) => chain.some((link) => link.id !== 'run' && link.state === state)) ?? 'good';
 

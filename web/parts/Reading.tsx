@@ -1,7 +1,7 @@
 import { type ReactNode, useEffect } from 'react';
 import { awaitView } from '../state/view-awaited';
 
-/** Stands where a view is still being read, and says so; keys that are pressed meanwhile are kept for it. */
+/** Shown while a view is still being read; keys that are pressed meanwhile are kept for it. */
 export function Reading({ children, inFrame = false }: { children: ReactNode; inFrame?: boolean }) {
   useEffect(awaitView, []);
   return <p className={`text-quiet ${inFrame ? 'p-6' : ''}`}>{children}</p>;

@@ -9,7 +9,7 @@ const TENSES = { planned: t`planned`, done: t`done` } as const;
 /** The strip's content as a table, for screen readers. */
 export function StripTable({ planned, done }: { planned?: Timeline; done?: Timeline }) {
   return (
-    // A table is never smaller than its content, so what hides it stands around it.
+    // A table is never smaller than its content, so what hides it is around it.
     <div className="sr-only">
       <table>
         <caption>{t`Occlusion strip: inflations and sets, times from the start`}</caption>

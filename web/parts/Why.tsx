@@ -3,7 +3,7 @@ import { Popover } from 'radix-ui';
 import { RULES, type RuleId } from '#core/rules/catalogue';
 import { translate } from '../language/translate';
 
-/** "why": the rule behind what stands before it, in words, with where it comes from. On paper its id stands instead. */
+/** "why": the rule behind what is before it, in words, with where it comes from. On paper its id is printed instead. */
 export function Why({ rule }: { rule: RuleId }) {
   const { title, text, source } = RULES[rule];
   return (

@@ -15,7 +15,7 @@ export function YesNo({
   isShown = false,
   onAnswer,
 }: {
-  /** Said by a screen reader; where `isShown`, written before the answers, else it stands beside them in the page. */
+  /** Said by a screen reader; where `isShown`, written before the answers, else it is next to them in the page. */
   question: string;
   isShown?: boolean;
   answer: boolean | undefined;

@@ -26,7 +26,7 @@ describe('what a schema makes of a form', () => {
       },
     }));
 
-  it('stands at the fields of the form', () => {
+  it('is at the fields of the form', () => {
     const resolve = reads<Typed, unknown>((typed) => judge({ loadKg: Number(typed.load), sets: [] }));
     const typed = { load: '501', sets: [] };
     expect(resolve(typed, undefined, { fields: {}, shouldUseNativeValidation: false })).toMatchObject({

@@ -6,7 +6,7 @@ import '#contract/schema-words';
 import type { Reading, Wrong } from './use-fields';
 
 /**
- * What a schema makes of what was typed; what is wrong stands at the field it is of.
+ * What a schema makes of what was typed; what is wrong is at the field it is of.
  * @param made what the schema judges, made of what was typed
  * @param fieldOf the field of a path of the schema, such as `sets.0.reps`
  */

@@ -7,7 +7,7 @@ let kept: readonly KeptKey[] = [];
 const TAKES_KEYS = 'input, textarea, [contenteditable], [role=dialog] *, [role=listbox] *, [role=menu] *';
 
 /**
- * Keeps the keys that are pressed while a view is still being read, and presses them again once it stands: who knows the keys
+ * Keeps the keys that are pressed while a view is still being read, and presses them again once it is shown: who knows the keys
  * does not wait for a slow machine.
  */
 export function keepKeys(): void {

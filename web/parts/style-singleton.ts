@@ -6,7 +6,7 @@ function Sheet({ styles }: { styles: string }): null {
 }
 
 /**
- * Stands in for the package `react-style-singleton` (see vite.config.ts), by which a dialog keeps the page behind it from
+ * Replaces the package `react-style-singleton` (see vite.config.ts), by which a dialog keeps the page behind it from
  * scrolling: the package writes an inline style element. Two dialogs at once say the same twice, which changes nothing.
  */
 export const styleSingleton = () => Sheet;

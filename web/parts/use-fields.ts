@@ -12,7 +12,7 @@ import {
 } from 'react-hook-form';
 import { fieldProblem } from '../data/api';
 
-/** What is wrong with what was typed, by the field it stands at. */
+/** What is wrong with what was typed, by the field it is at. */
 export type Wrong<T extends FieldValues> = { [name in Path<T>]?: string | undefined };
 /** What becomes of what was typed: what is sent, or what is wrong with it. */
 export type Reading<T extends FieldValues, V> = { sent: V } | { wrong: Wrong<T> };
@@ -33,7 +33,7 @@ export const reads =
 /**
  * The fields of a form whose words are sent: what was typed, and beneath each field what is wrong with it, before it is sent by
  * the resolver and after by the server.
- * @param typed what stands in them at first
+ * @param typed what is in them at first
  * @param error what the server said last
  */
 export function useFields<T extends FieldValues, V = T>(
@@ -62,7 +62,7 @@ export function useFields<T extends FieldValues, V = T>(
   };
 }
 
-/** Brings the first thing that is wrong into sight, once it is drawn: it may stand above what is seen of a long form. */
+/** Brings the first thing that is wrong into sight, once it is drawn: it may be above what is seen of a long form. */
 const showFirstProblem = (form: unknown): void => {
   requestAnimationFrame(() => {
     if (form instanceof HTMLFormElement)

@@ -7,7 +7,7 @@ import { Field, FieldError } from './Field';
 import { Why } from './Why';
 
 /**
- * What stands between findings and a write: a hard one never passes, a guard needs a clinician and a reason (rule SCR-4).
+ * What is between findings and a write: a hard one never passes, a guard needs a clinician and a reason (rule SCR-4).
  * @param error of the write, whose word on the reason is shown beside it
  * @returns whether it may be written, what to send along, and the field to ask with
  */

@@ -4,7 +4,7 @@ import { notify, notifyDone } from '../state/notices';
 
 /**
  * A change that is said, and taken back by the notice as long as nothing else was changed since.
- * @param now what stands now, the very object that `change` was given last
+ * @param now the value now, the very object that `change` was given last
  */
 export function useUndoable<T>(now: T, change: (next: T) => void): (words: string, next: T) => void {
   const latest = useRef({ now, change });

@@ -29,7 +29,7 @@ import { RunBench } from '../views/run/RunBench';
 import { ScreenBench } from '../views/screen/ScreenBench';
 import { PrescribeBench } from './PrescribeBench';
 
-/** What stands beside the chain: whether it helped, and all that was done. */
+/** What is next to the chain: whether it helped, and all that was done. */
 const OUTSIDE = {
   outcomes: lazyView(() => import('../views/outcomes/OutcomesBench'), 'OutcomesBench', 'outcomes'),
   log: lazyView(() => import('../views/log/LogBench'), 'LogBench', 'log'),
@@ -80,7 +80,7 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
   const outside = bench === 'outcomes' || bench === 'log' || bench === 'record' ? bench : null;
   const link = LINK_IDS.find((id) => id === bench) ?? nextLink(client);
   const chosen = outside ?? link;
-  // What is prescribed is to be seen at once, with the strip, and so is the column that a trial is done by: what stands above
+  // What is prescribed is to be seen at once, with the strip, and so is the column that a trial is done by: what is above
   // gives way. So does it on a phone to any bench that somebody went to.
   const low =
     chosen === 'prescribe' || chosen === 'measure' ? 'always' : bench === undefined ? 'never' : 'on-a-phone';

@@ -184,7 +184,7 @@ function DockedSession({
 }: {
   session: LiveSession;
   compact: boolean;
-  /** Where its cuffs stand elsewhere on the page, only what alarms is said here. */
+  /** Where its cuffs are elsewhere on the page, only what alarms is said here. */
   alarmsOnly?: boolean;
 }) {
   const nowMs = useNow(1_000);

@@ -10,7 +10,7 @@ const STEPS: { at: string; title: string; words: string }[] = [
   {
     at: '[data-tour=people]',
     title: t`People`,
-    words: t`Everybody stands here with six pips, a link of the work each: Screen, Fit, Measure, Load, Prescribe, Run. A full one holds; half of one is due; an empty one was never done; a notched one must not go on.`,
+    words: t`Every person is listed with six pips, a link of the work each: Screen, Fit, Measure, Load, Prescribe, Run. A full one holds; half of one is due; an empty one was never done; a notched one must not go on.`,
   },
   {
     at: 'a[href="/people/new"]',
@@ -20,7 +20,7 @@ const STEPS: { at: string; title: string; words: string }[] = [
   {
     at: 'a[href="/kit"]',
     title: t`Kit and practice`,
-    words: t`Your cuffs, pumps and weights. Every pressure and load is rounded to what stands there.`,
+    words: t`Your cuffs, pumps and weights. Every pressure and load is rounded to this kit.`,
   },
   {
     at: '[data-tour=dock]',

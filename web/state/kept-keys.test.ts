@@ -3,7 +3,7 @@ import { type KeptKey, stillMeant, withKey } from './kept-keys';
 
 const pressed = (key: string, atMs: number): KeptKey => ({ key, code: `Key${key}`, shiftKey: false, atMs });
 
-describe('keys pressed before a view stands', () => {
+describe('keys pressed before a view is shown', () => {
   it('are kept in their order', () => {
     const kept = [pressed('g', 0), pressed('f', 80)].reduce<readonly KeptKey[]>(withKey, []);
     expect(stillMeant(kept, 900).map(({ key }) => key)).toEqual(['g', 'f']);

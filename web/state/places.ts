@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Dumbbell, Gauge, LayoutList, type LucideIcon, ShieldCheck, UserPlus, Wrench } from 'lucide-react';
 import type { LinkId } from '#core/record/link';
 
-/** A bench of a person that a key goes to: a link of the chain, or what stands beside it. */
+/** A bench of a person that a key goes to: a link of the chain, or what is next to it. */
 type BenchId = LinkId | 'outcomes' | 'log';
 
 /** A place everybody can go to from everywhere. */
@@ -14,7 +14,7 @@ export type Place = {
   words: string;
   /** The letter after G that goes there; none where it is only found by its words. */
   letter?: string;
-  /** Its picture, where it stands beneath the people. */
+  /** Its icon, where it is beneath the people. */
   Icon?: LucideIcon;
 };
 

@@ -52,7 +52,7 @@ export function readBlock(kept: unknown, coursePlanId: string | null): Block | n
   };
 }
 
-/** A line of a block says how it stands to heavy days; releases before 2026-12 called that `besideHeavy`. */
+/** A line of a block says how it is placed around heavy days; releases before 2026-12 called that `besideHeavy`. */
 function withPresentNames(kept: unknown): unknown {
   const { wish, ...rest } = kept as { wish?: { lines?: Record<string, unknown>[] } };
   if (!Array.isArray(wish?.lines)) return kept;

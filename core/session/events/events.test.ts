@@ -42,7 +42,7 @@ describe('a set that is taken back or done again', () => {
     expect(stateAfter(...BEGUN, back(3, first(0)))).toEqual(stateAfter(...BEGUN));
   });
 
-  it('is left out after a re-fit of it, and stands where another one is meant', () => {
+  it('is left out after a re-fit of it, and is where another one is meant', () => {
     const refit = (place: ReturnType<typeof first>): Entry => [40, { type: 're-fitted', ...place }];
     const done = stateAfter(...IN_SET, refit(first(0)));
     expect([done.sets, done.refits, done.rest]).toEqual([
@@ -57,7 +57,7 @@ describe('a set that is taken back or done again', () => {
     expect(
       stateAfter(...two, [120, { type: 're-fitted', ...second }]).sets.map(({ setIndex }) => setIndex),
     ).toEqual([0]);
-    // In a rest nothing is under way: the rest ends, the set stands.
+    // In a rest nothing is under way: the rest ends, the set is.
     const rested = stateAfter(...AFTER_SET, [90, { type: 're-fitted', ...second }]);
     expect([rested.sets.length, rested.rest]).toEqual([1, null]);
   });

@@ -346,7 +346,7 @@ describe('one person moved between two practices', () => {
     expect(again.body.counts.filter(({ added }) => added > 0)).toEqual([]);
   });
 
-  it('shows what stands otherwise here, and leaves it', async () => {
+  it('shows what differs from what is here, and leaves it', async () => {
     const [from, into] = [await startApi(), await startApi()];
     const id = await somebody(from);
     await into.sql(`update kit set item = json_set(item, '$.widthCm', 13) where id = 'thigh-large'`);
@@ -489,7 +489,7 @@ const mutation = fc
   );
 
 describe('the JSON Schema of a line', () => {
-  it('stands in docs as the server checks by it now', () => {
+  it('is in docs as the server checks by it now', () => {
     const written = readFileSync(join(import.meta.dirname, '../../../docs/archive.schema.json'), 'utf8');
     expect(JSON.parse(written)).toEqual(JSON.parse(JSON.stringify(archiveJsonSchema())));
   });

@@ -32,7 +32,7 @@ export type TakingIn = {
   movedFrom: string;
 };
 
-/** Of what stands otherwise here, so much is shown. */
+/** How many rows that differ here are shown. */
 const MOST_SHOWN = 50;
 
 /**
@@ -183,7 +183,7 @@ function countRow(people: Map<string, ArchivePreview['people'][number]>, { row }
 const isMatchedClient = ({ kind, row }: ArchiveRow, matches: ArchiveMatches): boolean =>
   kind === 'client' && matches[String(row.id)] !== undefined;
 
-/** A row as it is to stand here: of whom it is matched with; practitioners of another practice do not work here. */
+/** A row as it will be stored here: of whom it is matched with; practitioners of another practice do not work here. */
 function placed({ kind, row }: ArchiveRow, matches: ArchiveMatches, takesSettings: boolean): Row {
   if (kind === 'client') return { ...row, id: matches[String(row.id)] ?? row.id };
   if (kind === 'practitioner') return takesSettings ? row : { ...row, elsewhere: true };

@@ -23,7 +23,7 @@ export const readImports = (prepare: Prepare): ImportBatch[] =>
   ).map((list) => ({ ...list, words: JSON.parse(list.words) }));
 
 /**
- * Takes back all that one file added, as long as nobody has worked with it since. What stands in the audit stays there. To be
+ * Takes back all that one file added, as long as nobody has worked with it since. What is in the audit stays there. To be
  * called in a transaction.
  * @throws Problem 404 for an unknown one, 409 with who was worked with since
  */
@@ -70,7 +70,7 @@ function refuseWorkedWith(prepare: Prepare, clientIds: readonly string[], auditI
     const who = (name.get(clientId) as { name: string } | undefined)?.name ?? msg('Somebody of it');
     throw worked(
       msg(
-        '{who} has been worked with since: {n, plural, one {# entry} other {# entries}} of the audit stand after it.',
+        '{who} has been worked with since: {n, plural, one {# entry} other {# entries}} of the audit are after it.',
         { who, n },
       ),
     );

@@ -54,7 +54,7 @@ it.each<[string, Record<string, unknown>, string | null]>([
     'Surgery in the last 12 weeks',
   ],
   [
-    'what no table knows as it stands',
+    'what no table knows as it is',
     {
       kind: '__proto__',
       side: 'toString',

@@ -105,7 +105,7 @@ const changed: Read = (value) =>
         .join(', ') || null
     : null;
 
-/** What of an entry is for reading, in the order it is read. Ids and moments are for programs, and stand in the file. */
+/** What of an entry is for reading, in the order it is read. Ids and moments are for programs, and are in the file. */
 const READS: Record<string, Read> = {
   name: written,
   other: part('name', written),

@@ -84,7 +84,7 @@ function Meant({ week, rises }: { week: BlockWeek; rises: boolean }) {
 
 const STATES = { done: t`done`, missed: t`missed` } as const;
 
-/** The same on a phone, where seven days do not stand beside each other: a week is its sessions in words. */
+/** The same on a phone, where seven days do not fit next to each other: a week is its sessions in words. */
 function WeekList({ block: { weeks, wish, entries, plans } }: { block: BlockState }) {
   return (
     <ol className="sm:hidden" aria-label={t`The block, week by week`}>
@@ -97,7 +97,7 @@ function WeekList({ block: { weeks, wish, entries, plans } }: { block: BlockStat
           {entries
             .filter(({ day }) => day >= week.firstDay && day < week.firstDay + 7)
             .map((entry, place) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a plan may stand twice on a day
+              // biome-ignore lint/suspicious/noArrayIndexKey: a plan may be listed twice on a day
               <p key={place}>
                 <span className="figures">{format(noonOf(entry.day), t`EEE d MMM`)}</span>{' '}
                 {plans.find(({ id }) => id === entry.coursePlanId)?.name ?? t`a plan that has ended`}

@@ -73,7 +73,7 @@ const WORDS: Record<Look, string> = {
 const lookOf = (entry: BlockEntry): Look =>
   entry.state === 'to-come' ? (entry.makesUp ? 'made-up' : 'planned') : entry.state;
 
-/** What is done several times a day stands once, with how often. */
+/** What is done several times a day is listed once, with how often. */
 function grouped(entries: readonly BlockEntry[]): { entry: BlockEntry; times: number }[] {
   const groups = new Map<string, { entry: BlockEntry; times: number }>();
   for (const entry of entries) {

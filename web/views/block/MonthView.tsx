@@ -7,7 +7,7 @@ import { Button } from '../../parts/Button';
 import { DayCell } from './DayCell';
 import type { BlockState } from './use-block';
 
-/** One month, weeks from Monday; the pressure of the week stands with each of its sessions. */
+/** One month, weeks from Monday; the pressure of the week is with each of its sessions. */
 export function MonthView({ block, brush }: { block: BlockState; brush: string }) {
   const [month, setMonth] = useState(() => block.wish.startsOn.slice(0, 7));
   const firstDay = dayOf(`${month}-01`);

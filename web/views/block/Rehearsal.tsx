@@ -122,7 +122,7 @@ function Outcome({
         <tbody>
           {sessions.map((session, place) => (
             <Row
-              // biome-ignore lint/suspicious/noArrayIndexKey: a plan may stand twice on a day
+              // biome-ignore lint/suspicious/noArrayIndexKey: a plan may be listed twice on a day
               key={place}
               session={session}
               name={nameOf(session.coursePlanId)}

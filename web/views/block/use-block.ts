@@ -33,7 +33,7 @@ const isSame = (a: Block, b: Block): boolean => {
 const inOrder = (sessions: readonly Scheduled[]): Scheduled[] =>
   [...sessions].sort((a, b) => a.day.localeCompare(b.day));
 
-/** A block as it is being planned: the wish, the days placed for it, what was moved by hand, and how it stands today. */
+/** A block as it is being planned: the wish, the days placed for it, what was moved by hand, and how it is today. */
 export function useBlock(client: ClientRecord): BlockState {
   const { facts, judgedAtMs } = client;
   const plans = useMemo(() => blockPlansOf(facts), [facts]);

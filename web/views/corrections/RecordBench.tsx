@@ -24,7 +24,7 @@ export function RecordBench({ client }: { client: ClientRecord }) {
   return (
     <div className="max-w-5xl space-y-8">
       <BenchHeading title={t`Record`}>
-        {t`What stands on it; what was wrong is struck through, with why.`}
+        {t`All its entries; what was wrong is struck through, with why.`}
       </BenchHeading>
       <AboutPerson client={client} />
       <Entries client={client} />

@@ -5,7 +5,7 @@ import { Link, NavLink, useParams } from 'react-router';
 import { language } from '../../language/language';
 import { guideIn, guideLink, pictureOf } from './pages';
 
-/** The pages in the order of the work, and what stands beside it. */
+/** The pages in the order of the work, and what is next to it. */
 const ORDER = [
   ['README', t`Guide`],
   ['screen', t`Screen`],
@@ -17,7 +17,7 @@ const ORDER = [
   ['security', t`Security`],
 ] as const;
 
-/** The guide for practitioners, a page a link of the chain, as it stands in the project's own documents. */
+/** The guide for practitioners, a page a link of the chain, as it is in the project's own documents. */
 export function GuideView() {
   const { page = 'README' } = useParams();
   const text = guideIn(language.get()).get(page);

@@ -15,7 +15,7 @@ import { notify } from '../../state/notices';
 
 const NEW = 'new';
 
-/** An archive before it is taken in: who is in it, who they may be here, and what stands otherwise. */
+/** An archive before it is taken in: who is in it, who they may be here, and what differs. */
 export function ArchiveImport({ file, done }: { file: File; done: () => void }) {
   const [matches, setMatches] = useState<ArchiveMatches>({});
   const { data: preview, error, isFetching } = useArchivePreview(file, matches);
@@ -131,7 +131,7 @@ function Otherwise({ of }: { of: ArchivePreview['otherwise'] }) {
   if (of.length === 0) return null;
   return (
     <div>
-      <h3 className="font-semibold">{t`Stands otherwise here, and stays as it is here`}</h3>
+      <h3 className="font-semibold">{t`Different here; what is here is kept`}</h3>
       <ul className="mt-1 border-t border-ink/40">
         {of.map(({ kind, words, here, there }) => (
           <li key={`${kind} ${words} ${here}`} className="border-b border-rule py-1.5 text-[15px]">

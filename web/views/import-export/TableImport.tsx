@@ -159,7 +159,7 @@ type WholeProps = {
   mapping: Mapping;
   practice: PracticeView;
   done: () => void;
-  /** Stands between what came of it and what is to be corrected. */
+  /** Separates what came of it and what is to be corrected. */
   children: ReactNode;
 };
 

@@ -17,7 +17,7 @@ import { useUnits } from '../../parts/units';
 import { reads, useFields } from '../../parts/use-fields';
 import { fromTyped, KINDS, type KitField, type KitKind, toTyped, unitOf } from './kit-fields';
 
-/** One piece of kit to add or change, made from the table of its kind; each error stands at its field. */
+/** One piece of kit to add or change, made from the table of its kind; each error is at its field. */
 export function KitForm({
   kind,
   item,

@@ -27,7 +27,7 @@ export function KitView() {
   return (
     <div className="p-6">
       <h1 className="text-3xl font-semibold">{t`Kit and practice`}</h1>
-      <p className="text-quiet">{t`Every pressure and load is rounded to what stands here.`}</p>
+      <p className="text-quiet">{t`Every pressure and load is rounded to this kit.`}</p>
       <nav aria-label={t`On this page`} className="mt-1 flex flex-wrap gap-x-6">
         {[...KIT_KINDS.map((kind) => ({ id: kind, title: KINDS[kind].title })), TEMPLATES, PRACTICE].map(
           ({ id, title }) => (

@@ -221,13 +221,13 @@ export function unitOf({ type }: Pick<KitField, 'type'>, units: Units): string |
   return measure && units[measure].unit;
 }
 
-/** What stands over a column of a field, with its unit. */
+/** What is over a column of a field, with its unit. */
 export function headOf(field: KitField, units: Units): string {
   const unit = unitOf(field, units);
   return `${field.label.split(/[,(]/)[0]?.trim()}${unit ? `, ${unit}` : ''}`;
 }
 
-/** What stands in a cell of a field. */
+/** What is in a cell of a field. */
 export function cellOf(field: KitField, value: unknown, units: Units): string {
   const typed = toTyped(field, value, units);
   if (field.type === 'day-or-none') return typed === '' ? t`never` : isoWords(typed);

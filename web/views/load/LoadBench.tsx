@@ -59,7 +59,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
   const { register, handleSubmit, watch, setValue, formState } = useForm<NewStrengthTest>({
     resolver: schemaResolver(newStrengthTestSchema),
     mode: 'onChange',
-    // A side that was operated on is not tested: the other one's stands in (rule LOAD-2).
+    // A side that was operated on is not tested: the other one's is used (rule LOAD-2).
     defaultValues: {
       exerciseId:
         Object.keys(library).find((id) => library[id]?.limbKind === limbKind(limb)) ?? 'knee-extension',
@@ -100,7 +100,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
         <div className="space-y-5">
           <BenchHeading title={t`Load`}>
             {t`One clean set to failure, 3 to 10 repetitions, or a single one.`}
-            {/* What is known stands beside the form where there is room. */}
+            {/* What is known is next to the form where there is room. */}
             {ofThisSide && (
               <span className="block lg:hidden">
                 {t`Known: ${mass.words(ofThisSide.oneRepMax.value)}, ${translate(ageWords(ofThisSide.atMs, client.judgedAtMs))}.`}

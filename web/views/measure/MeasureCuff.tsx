@@ -250,7 +250,7 @@ export function MeasureCuff({
             {t`Record ${estimate ? `${plain(estimate.pressure.value)} ± ${plain(estimate.uncertaintyMmHg)} mmHg` : t`pressure`}`}
           </Button>
         )}
-        {/* How it came about stands beneath it. */}
+        {/* How it came about is beneath it. */}
         {trials.length > 0 && <BracketAxis trials={trials} estimate={estimate} expectedMmHg={expectedMmHg} />}
         {estimate && other && (
           <p className="max-w-prose text-[15px] text-quiet">

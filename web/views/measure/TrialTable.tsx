@@ -7,7 +7,7 @@ import { NumberInput } from '../../parts/NumberInput';
 
 const SIDES = { gone: t`gone`, back: t`back` } as const;
 
-/** Trials as rows that can be typed and corrected; what is wrong stands beneath its row. */
+/** Trials as rows that can be typed and corrected; what is wrong is beneath its row. */
 export function TrialTable({
   rows,
   current,

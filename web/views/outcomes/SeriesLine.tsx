@@ -14,7 +14,7 @@ const LOOKS = {
   'too-early': 'text-quiet',
 } as const;
 
-/** One thing that is followed: the verdict in words first, the figure second; the chart of the chosen one stands below. */
+/** One thing that is followed: the verdict in words first, the figure second; the chart of the chosen one is below. */
 export function SeriesLine({
   series: { measureId, measure, label, points, verdict, error },
   isChosen,

@@ -27,7 +27,7 @@ export type OfPaper = {
   setsShare: number;
 };
 
-/** What stands on each sheet, in the order of the screen it is typed into. */
+/** What is on each sheet, in the order of the screen it is typed into. */
 export const SHEETS: Record<PaperForm, (of: OfPaper) => React.ReactNode> = {
   screening: () => <Screening />,
   consent: (of) => <Consent {...of} />,

@@ -53,7 +53,7 @@ export function Composer({
   const choice = { ...called(start, composer.composed), ...typed };
   const { session, composed, notes, selected, findings, fixOf, fixAt, basis } = composer;
   useAction('fix', (figure) => fixAt(figure - 1), { fromFields: true });
-  // Work of a rung is drafted once the record has it: until then it stands above the limb's.
+  // Work of a rung is drafted once the record has it: until then it is above the limb's.
   const [entered, setEntered] = useState<{ limb: Limb; rung: Rung } | null>(null);
   const isOnRecord = entered !== null && basis.rungs.get(entered.limb) === entered.rung;
   useEffect(() => {

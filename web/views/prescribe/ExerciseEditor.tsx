@@ -34,7 +34,7 @@ import { RangeIfs } from './RangeIfs';
 import { SetsTable } from './SetsTable';
 import type { ComposerState } from './use-composer';
 
-/** Which findings stand beside which field, by their subjects; any other stands at the top, so that none is counted unread. */
+/** Which findings are next to which field, by their subjects; any other is at the top, so that none is counted unread. */
 const FIELD = {
   limb: ['limb', 'limbs', 'exerciseId', 'order'],
   position: ['position'],

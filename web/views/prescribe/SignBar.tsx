@@ -21,7 +21,7 @@ import { planSearch } from '../../parts/use-plan-in-hand';
 import { notify } from '../../state/notices';
 import type { ComposerState } from './use-composer';
 
-/** What stands between the draft and a signature, the signature itself, and keeping it as a template. */
+/** What is between the draft and a signature, the signature itself, and keeping it as a template. */
 export function SignBar({
   composer,
   client,

@@ -56,7 +56,7 @@ function firstLimb({ facts, judgedAtMs }: Pick<ClientRecord, 'facts' | 'judgedAt
   return free ?? limbInHand(facts, nextPlan(facts, judgedAtMs)?.prescription) ?? 'left-thigh';
 }
 
-/** What a plan begins with: an operated limb with the rung it stands on (rule PRO-5). */
+/** What a plan begins with: an operated limb with the rung it is on (rule PRO-5). */
 function firstGoal({ facts, judgedAtMs }: ClientRecord, plan: Plan | undefined): Pick<Wish, 'goal' | 'rung'> {
   const limb = plan?.exercises[0]?.limbs[0]?.limb ?? firstLimb({ facts, judgedAtMs });
   const stood = rungInForce(facts, limb)?.rung;

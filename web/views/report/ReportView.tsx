@@ -87,7 +87,7 @@ function Writing({
               value={shownId}
               onChange={setShownId}
               options={[
-                { value: NOW, label: t`as things stand now` },
+                { value: NOW, label: t`as things are now` },
                 ...issued.map(({ id, atMs }) => ({ value: id, label: t`issued ${day(atMs)}` })),
               ]}
             />
@@ -108,7 +108,7 @@ function Writing({
                   issue.mutate({ id: newId(), content: draft }, { onSuccess: ({ id }) => setShownId(id) })
                 }
               >
-                {t`Issue it as it stands`}
+                {t`Issue it as it is`}
               </Button>
             </Only>
           )}

@@ -12,7 +12,7 @@ export function JudgementLines({
   after,
 }: {
   judgement: Judgement;
-  /** What stands after a reason. */
+  /** What is after a reason. */
   after?: (subject: FoundSubject) => ReactNode;
 }) {
   const starts = decision === 'clear-to-start' || decision === 'start-with-limits';

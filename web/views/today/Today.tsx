@@ -58,7 +58,7 @@ export function Today() {
       )}
       {people && <Emergencies people={people} />}
       {!isRead || !people ? (
-        // What stands beneath comes with the list: nothing moves once it is there.
+        // What is beneath comes with the list: nothing moves once it is there.
         <p className="mt-4 text-quiet">{t`Reading who is on the list…`}</p>
       ) : search ? (
         byName
@@ -67,7 +67,7 @@ export function Today() {
       )}
       {isRead && people?.length === 0 && !search && (
         <p className="mt-6 max-w-prose">
-          {t`Nobody is on the list yet. Who is added stands here with the one thing that is next for them: the questions first, then a girth and a cuff, a pressure, a load and a plan.`}
+          {t`The list is empty. Each person you add is listed here with what is next for them: the questions first, then a girth and a cuff, a pressure, a load and a plan.`}
         </p>
       )}
       {isRead && people && (
