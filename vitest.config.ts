@@ -9,7 +9,7 @@ liveOnTheFixedDay();
 console.log(`Property tests draw by NERVATO_TEST_SEED=${testSeed()}.`);
 
 const ALL = ['{core,language,contract,server,web,demo,scripts}/**/*.test.ts'];
-/** What stands in for a browser's globals, or loads a module anew, wants a process of its own. */
+/** What stands in for a browser's globals, or loads a module again, wants a process of its own. */
 const OF_THEIR_OWN = ['web/{act,data,parts}/**/*.test.ts'];
 
 export default defineConfig({

@@ -32,7 +32,7 @@ import { kitItemSchema, practiceSettingsSchema, roleSchema } from './practice';
 import { newPracticeAttemptSchema, newSessionAttemptSchema } from './practice-attempt';
 
 // A row of an archive: what was written down, in the words and units of the contract. What follows from it
-// (summaries, counts, what counts now) is not in it, and is worked out anew where it is taken in.
+// (summaries, counts, what counts now) is not in it, and is worked out again by the import.
 
 const id = z.string().min(1).max(80);
 const text = z.string().max(4_000);

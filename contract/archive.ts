@@ -6,7 +6,7 @@ export const ARCHIVE_FORMAT = 'nervato-archive';
 /** Rises when a kind of row changes in a way that its older rows no longer fit; older ones are read for ever. */
 export const ARCHIVE_VERSION = 1;
 
-/** What an archive holds: a practice with everybody in it, or one person. */
+/** What an archive holds: a practice with everyone in it, or one person. */
 export const archiveOfSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('practice') }),
   z.object({ kind: z.literal('client'), clientId: z.string().min(1), name: z.string() }),
@@ -25,7 +25,7 @@ export type ArchiveSignature = z.infer<typeof archiveSignatureSchema>;
 
 /**
  * The last line, by which a file that was cut short or changed is known: rows before it, and the SHA-256 of all lines before it;
- * of a whole practice also the signature of the site that it was taken out of.
+ * of a whole practice also the signature of the site that exported it.
  */
 export const archiveEndSchema = z.object({
   end: z.object({ rows: z.number().int().min(0), sha256: z.string().regex(/^[0-9a-f]{64}$/) }),
@@ -48,10 +48,10 @@ export const archiveLineSchema = z.union([
 /** A row of an archive, as it was written: nothing is left out that a reader of it does not know. */
 export type ArchiveRow = { kind: ArchiveKind; row: Record<string, unknown> };
 
-/** What an archive would change here, told before it does. */
+/** What an archive would change here, shown before it does. */
 export type ArchivePreview = {
   of: ArchiveOf;
-  /** The practice takes the archive's own settings where it has nobody in it yet. */
+  /** The practice takes the archive's own settings where it has no people yet. */
   takesSettings: boolean;
   /** The fingerprint of the site that signed it; null where none did. */
   signedBy: string | null;
@@ -64,20 +64,20 @@ export type ArchivePreview = {
   otherwise: { kind: ArchiveKind; words: string; here: string; there: string }[];
 };
 
-/** Whom of the practice somebody in an archive may be: the same record, or somebody of the same name; nobody, else. */
+/** Which client here a client of an archive may be: the same record, one of the same name, or a new one. */
 export type Match =
   | { kind: 'same-record'; name: string }
   | { kind: 'same-name'; people: { clientId: string; name: string; addedAtMs: number }[] }
   | { kind: 'new' };
 
-/** Who of an archive is whom here, by the archive's ids; whoever is not named comes as a new person. */
+/** Ids here of clients of an archive, by the archive's ids; a client that is not in it is added as a new one. */
 export const archiveMatchesSchema = z.record(z.string().max(80), z.string().max(80));
 export type ArchiveMatches = z.infer<typeof archiveMatchesSchema>;
 
-/** What a site signs whole practices with that are taken out of it, as people compare it. */
+/** The key a site signs exported practices with, as people compare it. */
 export type SiteFingerprint = { fingerprint: string };
 
-/** Something that was taken in at once, and can be taken back at once. */
+/** One import, which can be undone as one. */
 export type ImportBatch = {
   id: string;
   atMs: number;

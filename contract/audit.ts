@@ -85,7 +85,7 @@ export const auditQuerySchema = z.object({
   /** Only entries before this one. */
   before: z.coerce.number().int().positive().optional(),
   practitionerId: z.string().max(80).optional(),
-  /** Words that an entry has in whom it is about or in what it says. */
+  /** Words to find in the name of the client that an entry is about, or in what it says. */
   search: z.string().trim().max(100).optional(),
   /** What was done, where the words name it: entries of these are found beside those that have the words; set apart by commas. */
   called: z
@@ -108,12 +108,12 @@ export type AuditEntry = {
   id: number;
   atMs: number;
   practitionerId: string;
-  /** Their name; of somebody who is on record no longer, or of nobody, the id. */
+  /** Their name; the id where the person is no longer on record, or there is none. */
   practitionerName: string;
   /** An `AuditAction`, or what another release called it. */
   action: string;
   subject: string;
-  /** Whom it is about, where it is about a person or a session of theirs. */
+  /** The client it is about, where it is about a person or a session of theirs. */
   clientId: string | null;
   clientName: string | null;
   detail: Record<string, unknown>;

@@ -5,5 +5,5 @@ export type CalendarFeed = { exists: boolean; namesPeople: boolean };
 
 export const newCalendarFeedSchema = z.object({ namesPeople: z.boolean() });
 
-/** The address as it is made; it is told once. */
+/** The address as it is made; it is shown once. */
 export type NewCalendarFeed = CalendarFeed & { path: string };

@@ -39,7 +39,7 @@ export const liftHoldSchema = z.object({
     .max(400, msg('At most 400 characters.')),
 });
 
-/** Why a clinician ends what somebody had (rule SCR-1); the same thing said by several screenings has several ids. */
+/** Why a clinician ends what a person had (rule SCR-1); the same thing said by several screenings has several ids. */
 export const endConditionsSchema = z.object({
   ids: z.array(z.string().min(1).max(80)).min(1, msg('Say what ends.')).max(100),
   reason: z
@@ -62,7 +62,7 @@ export type ClientSummary = {
   emergency: { words: Text; atMs: number } | null;
 };
 
-/** A plan by its name; how many days away its turn is, null where nobody can say; and how many plans are in force. */
+/** A plan by its name; how many days away its turn is, null where it is not known; and how many plans are in force. */
 export type NextPlan = { name: string; turn: Turn; plans: number };
 
 /** What of the roster is asked for: people whose name or story has words that begin so, by pages from 0. */
@@ -78,7 +78,7 @@ export type PeoplePage = { total: number; people: ClientSummary[] };
 
 /**
  * One person with what counts now, and the chain as the server judged it at `judgedAtMs`. `asOf` grows with every write to
- * the database, so that who has been told of a later one knows to ask again.
+ * the database, so that a page that was sent a later one knows to ask again.
  */
 export type ClientRecord = ClientSummary & {
   about: About;

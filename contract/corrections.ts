@@ -65,8 +65,8 @@ export const eraseSchema = z.object({
   reason,
 });
 
-/** What an entry tells, by its kind. Whoever shows it puts it in the units and the language it is read in. */
-export type EntryTells =
+/** The content of an entry, by its kind; the page that shows it chooses units and language. */
+export type EntryContent =
   | { kind: 'screening'; yes: ItemId[] }
   | { kind: 'clearance'; subjects: ClearanceSubject[]; givenBy: string }
   | { kind: 'consent'; decision: Consent['decision']; read: Consent['read'] }
@@ -91,7 +91,7 @@ export type EntryTells =
 export type RecordEntry = {
   id: string;
   atMs: number;
-  tells: EntryTells;
+  content: EntryContent;
   retracted: { atMs: number; by: string; reason: string } | null;
 };
 export type RecordEntries = { entries: RecordEntry[]; hasMore: boolean };

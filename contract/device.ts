@@ -3,7 +3,7 @@ import { limbSchema, positionSchema } from '#core/quantity/limb';
 
 const pressure = z.number().min(0).max(400);
 
-/** What a device may be told (docs/device-protocol.md). Commands a device does not know change nothing. */
+/** The commands a device takes (docs/device-protocol.md). Commands a device does not know change nothing. */
 export const deviceCommandSchema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('squeeze'), byMmHg: pressure }),
   z.object({ do: z.literal('bleed'), byMmHg: pressure }),

@@ -2,7 +2,7 @@ import type { SessionEvent } from '#core/session/events';
 import type { ClientSummary } from './client';
 
 /**
- * What a device that follows the practice is told: events as they are stored, that a session was opened, how a person's line
+ * What a device that follows the practice receives: events as they are stored, that a session was opened, how a person's line
  * of the roster reads now (`added` for a new person), or that the practice itself has changed.
  */
 export type FeedMessage =

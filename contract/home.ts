@@ -10,7 +10,7 @@ import type { Writing } from './writing';
 /** Weeks a link may be good for. */
 export const LINK_WEEKS = { least: 1, usual: 4, most: 8 };
 
-/** A link for one plan, with which somebody trains at home without an account. */
+/** A link for one plan, with which a person trains at home without an account. */
 export const newHomeLinkSchema = z.object({
   coursePlanId: z.string().min(1, msg('Say for which plan.')),
   weeks: z
@@ -30,13 +30,13 @@ export type HomeLink = {
   sessions: number;
 };
 
-/** A link as it is made: its secret is told once. The secret is after the `#`, which no server is sent. */
+/** A link as it is made: its secret is shown once. The secret is after the `#`, which no server is sent. */
 export type MadeHomeLink = HomeLink & { path: string };
 
 /** The header that carries the secret of a link. */
 export const HOME_HEADER = 'x-nervato-home';
 
-/** What the page of a link is told. No name is in it: whoever finds the phone finds nobody. */
+/** What the page of a link receives. It has no name in it, so a lost phone names no one. */
 export type HomeSheet = {
   nowMs: number;
   untilMs: number;
@@ -56,7 +56,7 @@ export type HomeSheet = {
   askAfter: string | null;
 };
 
-/** What a page tells: the check on the day, a session as it was done, or how it was the day after. Each may be told twice. */
+/** What a page reports: the check on the day, a session as it was done, or how it was the day after. Each may be sent twice. */
 export const reportFromHomeSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('check'),
@@ -77,7 +77,7 @@ export const reportFromHomeSchema = z.discriminatedUnion('kind', [
     atMs: z.number().int().positive(),
     answers: followUpSchema,
   }),
-  // A red sign is told at once, by the id of its event: the session it is in comes when it is over.
+  // A red sign is sent at once, by the id of its event: the session it is in comes when it is over.
   z.object({
     kind: z.literal('sign'),
     id: z.uuid(),

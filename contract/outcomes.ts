@@ -33,7 +33,7 @@ export type OutcomeOnRecord = Taken & {
   withdrawn: string | null;
 };
 
-/** The first two figures of one occasion, of anybody: what the typical error of a measure is known by (rule OUT-2). */
+/** The first two figures of one occasion, of anyone: what the typical error of a measure is known by (rule OUT-2). */
 export type RepeatPairs = Partial<Record<MeasureId, [number, number][] | undefined>>;
 
 /** Something that went wrong, and what became of it (rule OUT-7). */
@@ -95,10 +95,10 @@ export type OutcomesView = {
 /** A person's log: every session that was finished, the newest first. */
 export type LogView = { sessions: LoggedSession[] };
 
-/** Of which measure it is asked whom it helped. */
+/** The measure by which responders are listed. */
 export const respondersOfSchema = z.object({ measureId: measureIdSchema });
 
-/** The first and last value of everybody who has two of a measure, and the practice's own repeats of it. */
+/** The first and last value of everyone who has two of a measure, and the practice's own repeats of it. */
 export type RespondersView = { rows: FirstAndLast[]; pairs: [number, number][] };
 
 /** Signs and next-day answers of the whole practice, counted by inflation, with how many adverse events are on record. */

@@ -20,7 +20,7 @@ export const roleSchema = z.enum(ROLES);
 
 const effortInSchema = z.enum(EFFORT_IN);
 
-/** A practice's own limit: not so low that nobody could work, and never above the rule's. */
+/** A practice's own limit: not so low that no one could work, and never above the rule's. */
 const stopAbove = (which: 'systolicMmHg' | 'diastolicMmHg', least: number) => {
   const { stopAbove: usual, neverAbove } = RULES['RUN-8'].figures;
   return z
@@ -36,9 +36,9 @@ export const practiceSettingsSchema = z.object({
   schoolId: schoolIdSchema,
   massUnit: z.enum(['kg', 'lb']),
   lengthUnit: z.enum(['cm', 'in']),
-  /** Whom people call; printed on their sheets. */
+  /** The number people call; printed on their sheets. */
   phone: z.string().trim().max(40, msg('At most 40 characters.')).default(''),
-  /** Whom people call first in an emergency, at home too (rule RUN-6): it is another in other places. */
+  /** The emergency number, at home too (rule RUN-6): it is another in other places. */
   emergencyPhone: z
     .string()
     .trim()
@@ -66,7 +66,7 @@ export const practiceSettingsSchema = z.object({
 });
 export type PracticeSettings = z.infer<typeof practiceSettingsSchema>;
 
-/** Somebody who signs; `elsewhere` of another practice, named in records that came from there. */
+/** A person who signs; `elsewhere` of another practice, named in records that came from there. */
 export type Practitioner = {
   id: string;
   name: string;
@@ -89,7 +89,7 @@ export type KitList = KitItem['list'];
 /** What pressures rest on: only a clinician changes it (rule SCR-4). */
 export const CLINICIANS_KIT: readonly KitList[] = ['cuffs', 'pumps'];
 
-/** Something to take out of use, or to bring back as it was. */
+/** Something to retire, or to bring back as it was. */
 export const retireSchema = z.object({ id: z.string().min(1), isRetired: z.boolean().default(true) });
 export const retireKitSchema = retireSchema.extend({
   list: z.enum(['cuffs', 'pumps', 'weightKits', 'straps']),
@@ -109,7 +109,7 @@ export type OwnExercise = z.infer<typeof ownExerciseSchema>;
 export const ownMeasureSchema = z.object({ id: measureIdSchema, measure: measureSchema });
 export type OwnMeasure = z.infer<typeof ownMeasureSchema>;
 
-/** A session kept under a name, to be applied to anybody. Its id is made by the client. */
+/** A session kept under a name, to be applied to anyone. Its id is made by the client. */
 export const templateSchema = z.object({
   id: z.uuid(),
   name: z.string().trim().min(1, msg('Give the template a name.')).max(60, msg('At most 60 characters.')),

@@ -31,6 +31,6 @@ describe('what is wrong with a value, in words', () => {
   it("keeps a schema's own words", () =>
     expect(wordsOf(z.number('Enter the load.').max(500, 'At most 500 kg.'), 501)).toBe('At most 500 kg.'));
 
-  it('leaves what nobody types to the library', () =>
+  it('leaves what no field lets a person type to the library', () =>
     expect(wordsOf(z.strictObject({}), { other: 1 })).toBe('Unrecognized key: "other"'));
 });

@@ -23,7 +23,7 @@ const OF_TYPE: Record<string, Message> = {
 
 /**
  * What is wrong with a value where its schema does not say, as a template. What no field lets a person type (an unknown key, an id
- * that is none) keeps the library's words: whoever writes a program reads those.
+ * that is none) keeps the library's words: programmers read those.
  * @example of `z.number().max(20)` and 21 //=> 'At most {maximum}.'
  */
 export function schemaWords(issue: z.core.$ZodRawIssue): string | undefined {

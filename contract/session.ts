@@ -39,7 +39,7 @@ export type SessionView = {
   openedAtMs: number;
   /** The same person's session before it; null for a first one. */
   idBefore: string | null;
-  /** Pain before it, of 10, by the check on the day; null where nobody said (rule REV-6). */
+  /** Pain before it, of 10, by the check on the day; null where not said (rule REV-6). */
   painBefore: number | null;
   plan: Plan;
   events: SessionEvent[];

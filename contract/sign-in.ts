@@ -7,7 +7,7 @@ import type { Practitioner } from './practice';
 /** What goes with a passphrase: the code a second device shows, where an account asks for one. */
 const code = z.string().regex(/^\d{6}$/, msg('A code is six figures.'));
 const secret = z.string().min(1, msg('Type the passphrase.')).max(500);
-/** A passphrase somebody chooses; whether it is good enough the server says. */
+/** A passphrase a person chooses; whether it is good enough the server says. */
 const chosen = z.string().min(1, msg('Choose a passphrase.')).max(500);
 export const accountNameSchema = z
   .string()
@@ -31,7 +31,7 @@ export const newPinSchema = z.object({ passphrase: secret, pin: pinSchema.nullab
 export const passphraseSchema = z.object({ passphrase: secret });
 export const codeSchema = z.object({ code });
 
-/** What a database has already, told to who knows the word: a practice of an earlier release has people and no accounts. */
+/** What a database has already, sent to the one who knows the word: a practice of an earlier release has people and no accounts. */
 export const firstLookSchema = z.object({ word: z.string().max(100) });
 export type FirstLook = {
   practiceName: string | null;
@@ -62,12 +62,12 @@ export const firstStartSchema = z.object({
 });
 export type FirstStart = z.infer<typeof firstStartSchema>;
 
-/** Somebody who has signed in on this device today, as a locked screen shows them. */
+/** A person who has signed in on this device today, as a locked screen shows them. */
 export type OnDevice = { practitionerId: string; initials: string; hasPin: boolean };
 
-/** What a device may know before anybody has signed in on it. */
+/** What a device may know before anyone has signed in on it. */
 export type SignInState = {
-  /** `first-start` until there is an account; `must-change` while a passphrase is one that somebody else has made. */
+  /** `first-start` until there is an account; `must-change` while a passphrase is one that another person has made. */
   state: 'first-start' | 'signed-out' | 'locked' | 'must-change' | 'signed-in';
   onDevice: OnDevice[];
   /** In a demonstration: who may sign in, and how. */
@@ -112,5 +112,5 @@ export type Account = {
 };
 /** Accounts, and practitioners who have none. */
 export type Accounts = { accounts: Account[]; without: { id: string; name: string; role: Role }[] };
-/** A passphrase that was made for somebody: shown once. */
+/** A passphrase that was made for a person: shown once. */
 export type MadePassphrase = { passphrase: string };

@@ -58,7 +58,7 @@ export const TABLE_ROWS = {
 
 export type TableRow<K extends TableKind = TableKind> = z.output<(typeof TABLE_ROWS)[K]>;
 
-/** A row that was not taken in: its number in what was sent, from 1, the field, and why. */
+/** A row that was not imported: its number in what was sent, from 1, the field, and why. */
 export type RefusedRow = { row: number; field: string; reason: Message };
 
 /** What came of a table: how many rows went in, and which did not; the first thousand of those are named. */
@@ -69,6 +69,6 @@ export const takingTableSchema = z.object({
   name: z.string().max(200).default('a table'),
   /** All rows or none, or those that are good. */
   take: z.enum(['all', 'good']),
-  /** Only tells what would come of it. */
+  /** Only shows what would come of it. */
   preview: z.enum(['yes', 'no']).default('no'),
 });

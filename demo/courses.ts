@@ -4,8 +4,8 @@ import type { Limb } from '#core/quantity/limb';
 import type { SignId } from '#core/session/signs';
 
 /**
- * Months of training of somebody, played day by day by the trainee model: who they are, what they train, and how they take it.
- * Everybody is invented.
+ * Months of training of one person, played day by day by the trainee model: who they are, what they train, and how they take it.
+ * Every person is invented.
  */
 export type Course = {
   name: string;

@@ -37,7 +37,7 @@ const PAIN_BEFORE = 1;
 
 /**
  * Fills an empty database with the Tidewater Lane practice. Everything about people goes through the server's own
- * routes with the clock set back, so the demo obeys the same rules as everybody.
+ * routes with the clock set back, so the demo obeys the same rules as all.
  * @returns whether anything was loaded; a database that has a practice is left alone
  */
 export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
@@ -47,7 +47,7 @@ export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
   return true;
 }
 
-/** Months of more people, one after the other: what takes longer than one waits for. @param told after each of them */
+/** Months of more people, one after the other: which takes long. @param onEach called after each of them */
 export async function loadMonths(world: World, nowMs: number, onMonth: () => void = () => {}): Promise<void> {
   for (const course of COURSES) {
     await liveCourse(course, nowMs, world);
@@ -55,7 +55,7 @@ export async function loadMonths(world: World, nowMs: number, onMonth: () => voi
   }
 }
 
-/** The practice and the people whose story is told by hand. @returns null where the database has a practice already */
+/** The practice and the people whose story is written by hand. @returns null where the database has a practice already */
 export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World | null> {
   const em = orm.em.fork();
   if ((await em.count(PracticeEntity)) > 0) return null;
@@ -80,7 +80,7 @@ export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World 
     body?: unknown,
     signedIn = owner,
   ): Promise<T> => {
-    // Whoever looks at the practice meanwhile is served between two of these.
+    // Requests are served between two of these.
     await new Promise(setImmediate);
     const answer = await app.request(`/api${path}`, {
       method,
@@ -118,7 +118,7 @@ export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World 
   return world;
 }
 
-/** Accounts whose passphrases anybody may read: a demonstration has nothing to hide. */
+/** Accounts whose passphrases anyone may read: a demonstration has nothing to hide. */
 async function openAccounts(orm: MikroORM, nowMs: number): Promise<void> {
   const hashes = await Promise.all(PRACTITIONERS.map(({ account }) => hashSecret(account.passphrase)));
   await inTransaction(orm.em.fork(), (prepare) => {
@@ -241,7 +241,7 @@ function versionFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number): New
   };
 }
 
-/** What the app itself would draft for this person, at the share of LOP and the tempo somebody then chose. */
+/** What the app itself would draft for this person, at the share of LOP and the tempo then chosen. */
 function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
   const { percentLop, tempoId = '1.5-0-1.5', together = false } = wish;
   const { session, notes } = draftSession(

@@ -9,7 +9,7 @@ const NEXT_TOUCH_MS = 4_000;
 
 /**
  * The log of a session that was run some time ago.
- * @param told repetitions done in each set, of which fewer than planned mean that it ended in failure; effort 0–10 after each; the heart
+ * @param done repetitions done in each set, of which fewer than planned mean that it ended in failure; effort 0–10 after each; the heart
  * rate at minute 5 and at the end of aerobic work
  */
 export function pastSessionLog(

@@ -34,7 +34,7 @@ export type PrescribeWish = {
   plan?: Pick<CoursePlanChoice, 'name' | 'occasion'>;
 };
 
-/** What somebody did for a person some days ago; the loader plays these through the server's own routes. */
+/** What a practitioner did for a person some days ago; the loader plays these through the server's own routes. */
 export type HistoryEntry = { daysAgo: number } & (
   | { do: 'screen'; body: NewScreening; operated?: { limb: Limb; daysBefore: number; what: string } }
   | { do: 'clear'; days: number; body: Omit<NewClearance, 'givenAtMs' | 'untilMs'> }
@@ -332,7 +332,7 @@ const WALKS: PrescribeWish = {
   plan: { name: 'Walks', occasion: { kind: 'any-day' } },
 };
 
-/** Coached at a distance: nobody has measured him yet, so he walks under a pressure that is arbitrary. */
+/** Coached at a distance: he was never measured, so he walks under a pressure that is arbitrary. */
 const odran: DemoPerson = {
   client: { name: 'Odran Fellweather', story: 'Hill surveyor, coached at a distance between two visits.' },
   history: [
@@ -422,7 +422,7 @@ const rufus: DemoPerson = {
     { daysAgo: 20, do: 'session', reps: [30, 15, 15, 15], efforts: [5, 6, 7, 8] },
     { daysAgo: 13, do: 'session', reps: [30, 15, 15, 15], efforts: [4, 5, 6, 6] },
     { daysAgo: 12, do: 'block', wish: eightWeeks },
-    // Nobody has answered its review yet.
+    // Its review is not answered yet.
     { daysAgo: 6, do: 'session', isUnanswered: true, reps: [30, 15, 15, 15], efforts: [4, 5, 6, 6] },
     ...(['left-arm', 'right-arm'] as const).flatMap((limb): HistoryEntry[] => [
       { daysAgo: 5, do: 'fit', body: { kind: 'cuff', limb, girthCm: 38.5, cuffId: 'arm-l' } },

@@ -4,7 +4,7 @@ import type { Pump } from '#core/kit/pump';
 import type { Strap } from '#core/kit/strap';
 import type { WeightKit } from '#core/load/weight-kit';
 
-// Tidewater Lane is an invented practice in an invented harbour town. Nobody in it exists.
+// Tidewater Lane is an invented practice in an invented harbour town. No person in it exists.
 
 export const PRACTICE = {
   id: 'practice',

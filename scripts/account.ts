@@ -11,8 +11,8 @@ import { openFile } from '#server/open-file';
 import { start } from '#server/start';
 import type { AuditNote } from '../server/db/audit';
 
-// `npm run account`: who may sign in. `npm run account -- reset NAME`: a new passphrase for somebody, and no codes. `… -- owner
-// NAME`: makes somebody an owner. For whoever has the machine, with the server stopped.
+// `npm run account`: who may sign in. `npm run account -- reset NAME`: a new passphrase for an account, and no codes. `… -- owner
+// NAME`: makes an account an owner. For the administrator of the machine, with the server stopped.
 const [command = 'list', name = ''] = process.argv.slice(2);
 const MACHINE = 'machine';
 
@@ -36,7 +36,7 @@ async function change(
   const nowMs = Date.now();
   await inTransaction(orm.em.fork(), (prepare) => {
     const account = accountNamed(prepare, name);
-    if (!account) throw new Unusable(`Nobody signs in as ${name || '…'}. Who may, says: npm run account`);
+    if (!account) throw new Unusable(`No account is called ${name || '…'}. List them: npm run account`);
     changeAccount(prepare, account.practitionerId, part);
     new SignIns(() => nowMs).endAllOf(prepare, account.practitionerId);
     const note: AuditNote = { action, subject: account.practitionerId, detail: { by: 'the machine' } };

@@ -43,7 +43,7 @@ const COMMANDS: Record<string, () => Promise<string>> = {
       Readable.from(writeArchive(databaseFile(), { kind: 'practice' }, sign)),
       createWriteStream(file, { mode: 0o600 }),
     );
-    return `The practice is in ${file}, signed by ${fingerprint}. Whoever has it can read it.`;
+    return `The practice is in ${file}, signed by ${fingerprint}. Anyone who has it can read it.`;
   },
   in: async () => {
     const orm = await openFile();
@@ -61,7 +61,7 @@ const COMMANDS: Record<string, () => Promise<string>> = {
       );
       const added = counts.reduce((sum, count) => sum + count.added, 0);
       const signed = isMove ? 'What was signed there counts here.' : 'Plans are to be signed here.';
-      return `Taken in: ${people.length} people, ${added} rows that were new. ${signed}`;
+      return `Imported: ${people.length} people, ${added} rows that were new. ${signed}`;
     } catch (error) {
       throw error instanceof NotAnArchive
         ? new Unusable(`${inEnglish(error.says)} Nothing was stored.`)

@@ -9,7 +9,5 @@ const folder = resolve(process.argv[2] ?? process.env.NERVATO_BACKUPS ?? 'data/b
 const passphrase = backupPassphrase();
 await start(async () => {
   const made = await backUp(file, { folder, passphrase, of: 'practice' }, Date.now());
-  console.log(
-    `Backed up to ${made}${passphrase === null ? '' : ', encrypted'}. Its SHA-256 is next to it.`,
-  );
+  console.log(`Backed up to ${made}${passphrase === null ? '' : ', encrypted'}. Its SHA-256 is next to it.`);
 });

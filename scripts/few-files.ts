@@ -55,7 +55,7 @@ export function fewFiles() {
   const groups = subsets(BEGINNINGS.map(shortName)).flatMap((set) => {
     const name = set.join(SEPARATOR);
     const isInFile = (id: string) => fileOf.get(id) === name;
-    // What more entry points load goes first: a group takes in what its modules load, but for what is in one already.
+    // What more entry points load goes first: a group includes what its modules load, but for what is in one already.
     return [
       { name, priority: set.length, test: (id: string) => isInFile(id) && !OF_A_VIEW.test(id) },
       {

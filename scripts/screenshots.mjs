@@ -1,6 +1,6 @@
 import { build, installChromium, installPackages, run } from './set-up.mjs';
 
-// Makes the pictures in docs/screenshots anew, from the demo data and the production build.
+// Makes the pictures in docs/screenshots, from the demo data and the production build.
 installPackages();
 installChromium();
 build();

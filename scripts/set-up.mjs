@@ -6,7 +6,7 @@ import { digestOf, ROOT } from './sources.mjs';
 
 export { ROOT };
 
-/** Chromium without a window is much lighter than the one people use, of which a window is drawn nobody sees. */
+/** Chromium without a window is much lighter than the one people use, which draws a window that is not seen. */
 const HEADLESS = '/usr/bin/chromium-headless-shell';
 const USUAL = '/usr/bin/chromium';
 export const CHROMIUM =

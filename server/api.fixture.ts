@@ -106,7 +106,7 @@ export type Who = (typeof WORKING)[number] | 'nobody';
 export const FIRST_WORD = 'harbour';
 export const PASSPHRASE = 'rowing past the lighthouse';
 
-/** What says that somebody is signed in; the token is as good as any. */
+/** The header of a sign-in; the token is as good as any. */
 const cookieOf = (who: Who): { cookie: string } => ({ cookie: `__Host-nervato=${who}` });
 
 async function signEverybodyIn(orm: Awaited<ReturnType<typeof openDatabase>>): Promise<void> {

@@ -59,13 +59,13 @@ export type AppOptions = {
   log: Logger;
   /** Prints pages of this server; left out where nothing can. */
   print?: Print | null;
-  /** Draws what nobody is to choose, so that tests and the demonstration can: from 0 up to 2^31. */
+  /** Draws what must not be chosen, so that tests and the demonstration can: from 0 up to 2^31. */
   draw?: () => number;
   /** Moves that clock on by whole days, in a demonstration only. */
   moveClock?: MoveClock;
   /** How far ahead of the server's clock an event may be (rule RUN-9). */
   aheadMs?: number;
-  /** What is told to devices, and lines of the roster as they were worked out; shared with whoever else changes the database. */
+  /** What is sent to devices, and lines of the roster as they were worked out; shared with everything else that changes the database. */
   feed?: Feed;
   lines?: Lines;
   /** Names this server may be asked by beside localhost and figures. */

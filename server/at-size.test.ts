@@ -180,7 +180,7 @@ describe('a practice of some size', () => {
       ]);
       expect([path, found.rows <= rows, found.rows]).toEqual([path, true, found.rows]);
     }
-    // Prepared anew by a server that starts, so that each text is seen.
+    // Prepared again by a server that starts, so that each text is seen.
     const fresh = await openDatabase(file);
     app = createApp({ orm: fresh, now: () => NOW_MS, log: pino({ level: 'silent' }) });
     for (const { path } of HOT(some, last?.id ?? '')) {
@@ -226,7 +226,7 @@ describe('a practice of some size', () => {
     expect([statements, rows <= 7]).toEqual([7, true]);
   });
 
-  it('says the same of everybody, whether or not rows are passed over that something newer has replaced', async () => {
+  it('says the same of all people, whether or not rows are passed over that something newer has replaced', async () => {
     const all = async () => {
       const { total } = await get<PeoplePage>('/clients');
       const pages = await Promise.all(
@@ -242,7 +242,7 @@ describe('a practice of some size', () => {
     for (const table of [...tables, 'block', 'session']) {
       await orm.em.getConnection().execute(`update ${table} set superseded = 0`);
     }
-    // Worked out anew, by a server that has just started.
+    // Worked out again, by a server that has just started.
     app = createApp({ orm, now: () => NOW_MS, log: pino({ level: 'silent' }) });
     expect(await all()).toEqual(before);
   });

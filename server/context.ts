@@ -19,7 +19,7 @@ export type Env = {
     trustsProxy: boolean;
     tickets: PrintTickets;
     nowMs: number;
-    /** A number that nobody is to choose, from 0 up to 2^31. */
+    /** A number that must not be chosen, from 0 up to 2^31. */
     draw: () => number;
     /** Null where nothing on this machine can print. */
     print: Print | null;

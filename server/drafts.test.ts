@@ -60,19 +60,19 @@ const PEOPLE: { who: string; by: 'clara' | 'colin'; happens?: (api: Api, id: str
     { who: 'a newcomer', by: 'clara' },
     { who: 'a newcomer, by a coach', by: 'colin' },
     {
-      who: 'somebody cleared up to 45 %',
+      who: 'a person cleared up to 45 %',
       by: 'clara',
       happens: (api, id) =>
         api.post(`/clients/${id}/clearances`, clearance(api.clock.nowMs, { maxPercentLop: 45 })),
     },
     {
-      who: 'somebody cleared up to 35 %, by a coach',
+      who: 'a person cleared up to 35 %, by a coach',
       by: 'colin',
       happens: (api, id) =>
         api.post(`/clients/${id}/clearances`, clearance(api.clock.nowMs, { maxPercentLop: 35 })),
     },
     {
-      who: 'somebody cleared for the left side, no passive work',
+      who: 'a person cleared for the left side, no passive work',
       by: 'clara',
       happens: (api, id) =>
         api.post(
@@ -84,24 +84,24 @@ const PEOPLE: { who: string; by: 'clara' | 'colin'; happens?: (api: Api, id: str
         ),
     },
     {
-      who: 'somebody operated on the left thigh three weeks ago',
+      who: 'a person operated on the left thigh three weeks ago',
       by: 'clara',
       happens: (api, id) => api.post(`/clients/${id}/screenings`, operated('left-thigh', 21)),
     },
     {
-      who: 'somebody operated on the right arm, by a coach',
+      who: 'a person operated on the right arm, by a coach',
       by: 'colin',
       happens: (api, id) => api.post(`/clients/${id}/screenings`, operated('right-arm', 40)),
     },
     {
-      who: 'somebody measured five weeks ago',
+      who: 'a person measured five weeks ago',
       by: 'clara',
       happens: async (api) => {
         api.clock.nowMs += 35 * DAY_MS;
       },
     },
     {
-      who: 'somebody whose thigh has grown into a smaller range',
+      who: 'a person whose thigh has grown into a smaller range',
       by: 'clara',
       happens: (api, id) =>
         api.post(`/clients/${id}/fits`, {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { measuredClient, startAfter, startApi } from './api.fixture';
 
 describe('what every answer says to a browser', () => {
-  it('lets no script and no style in but the server’s own, and nobody frame it', async () => {
+  it('lets no script and no style in but the server’s own, and no page frame it', async () => {
     const api = await startApi();
     const { headers } = await api.ask('/health');
     const policy = headers.get('content-security-policy') ?? '';
@@ -29,7 +29,7 @@ describe('what every answer says to a browser', () => {
     expect(answer.headers.get('cache-control')).toBe('no-store');
   });
 
-  it('holds no line that somebody else has put there', async () => {
+  it('holds no line that another person has put there', async () => {
     const api = await startApi();
     const { id } = await api.post('/clients', { name: 'Test\r\nSet-Cookie: stolen=1' });
     for (const path of [`/archive/of/${id}`, `/archive/of/${id}/fhir`, `/clients/${id}`]) {
@@ -41,7 +41,7 @@ describe('what every answer says to a browser', () => {
     expect(asked.headers.get('x-request-id')).not.toContain('stolen');
   });
 
-  it('sends nobody anywhere else', async () => {
+  it('redirects nowhere else', async () => {
     const api = await startApi();
     for (const path of ['//evil.example', '/%2F%2Fevil.example', '/sign-in?next=https://evil.example']) {
       const { status, headers } = await api.ask(path);

@@ -7,7 +7,7 @@ import { type Api, startAfter, startApi } from './api.fixture';
 import { type Ready, ready } from './forbidden.fixture';
 import { ALL_WAYS } from './forbidden-conditions.fixture';
 
-// START-3: what keeps a session shut comes along with the record, and is there after somebody has looked through it.
+// START-3: what keeps a session shut comes along with the record, and is there after a clinician has looked through it.
 
 /** So many of four ways: every fourth every day, all in `npm run attack`. */
 const TRIED = attackRuns(1);
@@ -39,7 +39,7 @@ describe('what keeps a session shut, brought to another practice by file', () =>
     const now = await recordOf(there, person);
     const words = ({ facts: { holds } }: ClientRecord) => holds.map((hold) => hold.words).sort();
     expect(words(now)).toEqual(words(here));
-    // The plan was signed elsewhere, and is to be signed anew: all before it is as it was.
+    // The plan was signed elsewhere, and is to be signed again: all before it is as it was.
     const states = ({ chain }: ClientRecord) =>
       chain.slice(0, 4).map(({ id, state, figure }) => `${id} ${state} ${inEnglish(figure)}`);
     expect(states(now)).toEqual(states(here));

@@ -15,7 +15,7 @@ import {
   WELL,
 } from './api.fixture';
 
-/** Somebody with every link good, a signed plan and a check of today. */
+/** A person with every link good, a signed plan and a check of today. */
 import {
   answerDayAfter,
   at,
@@ -254,7 +254,7 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
   },
   {
     way: 'a letter recorded later that forbids a range the exercise goes through, without a reason',
-    // Who may pass a guard is asked for the reason (SCR-4), the others are told which one it is (SCR-2).
+    // Who may pass a guard is asked for the reason (SCR-4), the others are answered which one it is (SCR-2).
     rule: null,
     happens: async (api, person) => {
       api.clock.nowMs += 1_000;
@@ -354,7 +354,7 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
       api.post(at(person, `course-plans/${planOf(person)}`), { untilMs: api.clock.nowMs - DAY_MS }),
   },
   {
-    way: 'a review that nobody has answered',
+    way: 'a review that is not answered',
     rule: 'REV-10',
     happens: async (api, person) => {
       const view = await train(api, person, [], 2 * DAY_MS, 'unanswered');
@@ -369,4 +369,4 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
   },
 ];
 
-/** A way to get a plan signed that nobody may, whatever the reason. Add more. */
+/** A way to get a plan signed that must never be, whatever the reason. Add more. */

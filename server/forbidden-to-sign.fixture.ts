@@ -7,7 +7,7 @@ import { testExercise } from '#core/plan/plan.fixture';
 import type { RuleId } from '#core/rules/catalogue';
 import { type Api, CLEAR, FIT, prescriptionFor } from './api.fixture';
 
-/** Somebody with every link good, a signed plan and a check of today. */
+/** A person with every link good, a signed plan and a check of today. */
 import { clearance, largeCuff, measureAgain, testAgain } from './forbidden.fixture';
 
 export type WayToSign = {
@@ -76,7 +76,7 @@ export const WAYS_TO_SIGN: WayToSign[] = [
       plan: limbs({ limb }),
     }),
   ),
-  { way: 'a pressure that is nobody’s', rule: null, plan: limbs({ occlusionId: 'nobody’s' }) },
+  { way: 'a pressure of no record', rule: null, plan: limbs({ occlusionId: 'of-no-record' }) },
   { way: 'a strap that is not in the kit', rule: null, plan: limbs({ kind: 'by-feel', strapId: 'none' }) },
   {
     way: 'an arbitrary pressure where the practice does not work so',
@@ -119,7 +119,7 @@ export const WAYS_TO_SIGN: WayToSign[] = [
     rule: null,
     plan: limbs({ kind: 'arbitrary', cuffId: 'none', pressureMmHg: 60 }),
   },
-  { way: 'a test that is nobody’s', rule: null, plan: load({ strengthTestId: 'nobody’s' }) },
+  { way: 'a test of no record', rule: null, plan: load({ strengthTestId: 'of-no-record' }) },
   { way: 'weights that are not in the kit', rule: null, plan: load({ weightKitId: 'none' }) },
   { way: 'a share of 1RM in bands', rule: null, plan: load({ weightKitId: 'bands' }) },
   {

@@ -21,7 +21,7 @@ import {
   WELL,
 } from './api.fixture';
 
-/** Somebody with every link good, a signed plan and a check of today. */
+/** A person with every link good, a signed plan and a check of today. */
 export type Ready = { client: ClientRecord; prescriptionId: string };
 
 export async function ready(api: Api): Promise<Ready> {
@@ -61,7 +61,7 @@ export const pressures = (systolicMmHg: number, diastolicMmHg: number) => [
   reading(systolicMmHg, diastolicMmHg),
   reading(systolicMmHg, diastolicMmHg),
 ];
-/** The left thigh measured anew a second later. */
+/** The left thigh measured again a second later. */
 export async function measureAgain(api: Api, { id }: { id: string }, goneMmHg: number): Promise<void> {
   const trial = { ...TRIAL, goneMmHg, backMmHg: goneMmHg - 8 };
   api.clock.nowMs += 1_000;

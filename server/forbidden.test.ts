@@ -42,7 +42,7 @@ describe('a session that must not open (START-1)', () => {
   });
 });
 
-describe('a plan that nobody may sign', () => {
+describe('a plan that must never be signed', () => {
   it.each(WAYS_TO_SIGN)('is refused: $way', async ({ first, plan, rule }) => {
     const { api, made: client } = await startAfter(measuredClient);
     await first?.(api, client);

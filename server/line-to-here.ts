@@ -17,7 +17,7 @@ const SAID_YES = 'yes';
 
 /**
  * What the environment says of the line (README). Records go over no open line by accident.
- * @throws Unusable where it would listen to other machines without TLS, and nobody has said so by name
+ * @throws Unusable where it would listen to other machines without TLS, and that is not allowed by name
  */
 export function lineToHere(environment: Readonly<Record<string, string | undefined>>): LineToHere {
   const hostname = environment.NERVATO_HOST || '127.0.0.1';
@@ -25,7 +25,7 @@ export function lineToHere(environment: Readonly<Record<string, string | undefin
   const tls = readTls(environment);
   if (!isLoopback(hostname) && !tls && !trustsProxy && environment.NERVATO_PLAIN_HTTP !== SAID_YES) {
     throw new Unusable(
-      `NERVATO_HOST is ${hostname}, which other machines reach, and without TLS everybody on the way reads what is sent. Give ` +
+      `NERVATO_HOST is ${hostname}, which other machines reach, and without TLS everyone on the way reads what is sent. Give ` +
         'NERVATO_TLS_CERT and NERVATO_TLS_KEY; or put it behind a proxy that speaks TLS and set NERVATO_TRUST_PROXY=yes; or, on ' +
         'a line that is safe by itself, set NERVATO_PLAIN_HTTP=yes.',
     );

@@ -33,7 +33,7 @@ export async function openFile(): Promise<MikroORM> {
   }
 }
 
-/** Whoever starts it reads what to do, and not where in the code it was found. */
+/** The person who starts it reads what to do, and not where in the code it was found. */
 function refuseUnwritable(folder: string): void {
   try {
     mkdirSync(folder, { recursive: true });

@@ -17,7 +17,7 @@ import { Problem, refusedByRules, refusedField } from './problem';
 
 /**
  * What a session would freeze and what guards it would pass (rules START-1, SCR-3, RUN-6).
- * @param asks whether the check on the day and the day after are to be on record before, or whoever opens asks them first
+ * @param asks whether the check on the day and the day after are to be on record before, or the operator asks them first
  * @throws Problem while anything keeps it from opening
  */
 export function opening(
@@ -61,7 +61,7 @@ export function opening(
       msg('Ask first'),
       'followUp',
       'RUN-6',
-      msg('Nobody has asked how the session {ago} was.', { ago: agoWords(ask.startedAtMs, nowMs) }),
+      msg('Not asked yet: how the session {ago} was.', { ago: agoWords(ask.startedAtMs, nowMs) }),
       msg('Ask about soreness, bruising and numbness; it takes ten seconds.'),
     );
   }
@@ -72,7 +72,7 @@ export function opening(
       msg('No pressure to lower'),
       'lighter',
       'SCR-3',
-      msg('Nobody knows the pressure of a strap.'),
+      msg('The pressure of a strap is not known.'),
       msg('Leave out a set instead.'),
     );
   }

@@ -80,7 +80,7 @@ it('a clock set back by two hours loses nothing of a session that is running (RU
     [300, { type: 'session-finished' }],
   ]);
   const send = async (...events: (SessionEvent | undefined)[]) => {
-    // What a device stamps by is what the server last told it.
+    // A device stamps by what the server last sent it.
     const { nowMs } = await api.get<{ nowMs: number }>('/clock');
     await api.post(EVENTS, { events: events.map((event) => ({ ...event, atMs: nowMs })) });
   };

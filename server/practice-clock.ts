@@ -20,7 +20,7 @@ function sameTimeLater(fromMs: number, days: number): number {
  * Where the machine's clock is set back, a session that is running goes on by the clock it began with, so that nothing of it is
  * lost (rule RUN-9). Once none runs the clock goes back, and what was recorded while it was ahead counts from then on as
  * recorded at that moment (rule START-4).
- * @param machineNow the machine's clock @param putBack told when the clock went back, since what counts may be something else
+ * @param machineNow the machine's clock @param putBack called when the clock went back, since what counts may be something else
  */
 export async function practiceClock(
   orm: MikroORM,

@@ -18,10 +18,10 @@ import { chromiumPrint } from './print';
 import type { DemoAccount } from './routes/sign-in';
 
 const USUAL_PORT = 4310;
-/** As many words of the kind passphrases are made of as nobody guesses before somebody has started. */
+/** As many words of the kind passphrases are made of as cannot be guessed before the first start. */
 const FIRST_WORDS = 4;
 
-/** Tells every device that the practice is another one now: whoever changes the database beside the routes calls it. */
+/** Tells every device that the practice is another one now: called by what changes the database outside the routes. */
 export type TellChanged = () => void;
 
 type How = {
@@ -43,7 +43,7 @@ export async function serveDatabase(orm: MikroORM, how: How = {}): Promise<TellC
   const needsFirst = !(await withStatements(orm.em.fork(), anyAccount));
   const server = serve({ fetch: app.fetch, port, hostname: line.hostname, ...line.tls }, (info) => {
     console.log(`Nervato is at ${line.scheme}://localhost:${info.port}`);
-    if (needsFirst) console.log(`Nobody can sign in yet. The four words for the first start: ${firstWord}`);
+    if (needsFirst) console.log(`There is no account yet. The four words for the first start: ${firstWord}`);
   });
   const backups = backupPlan(process.env);
   const program = join(dirname(process.argv[1] ?? ''), 'backup.js');

@@ -1,6 +1,6 @@
 import { Unusable } from './backup/database-file';
 
-/** Starts a program; what somebody can correct is said in words, without where in the code it was found. */
+/** Starts a program; what the user can correct is said in words, without where in the code it was found. */
 export async function start(program: () => Promise<void>): Promise<void> {
   try {
     await program();

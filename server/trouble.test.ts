@@ -47,7 +47,7 @@ describe('a machine in trouble', () => {
     for (let i = 0; i < 200 && answer.status === 201; i += 1) answer = await screen(api, id);
     expect(answer).toEqual({ status: 503, title: what, again: expect.stringMatching(/^\d+$/) });
     const before = await api.sql('select count(*) as n from screening');
-    // What cannot be written in the audit keeps nobody from reading; the look is written with the next.
+    // An audit that cannot be written does not block reading; the look is written with the next.
     expect((await api.call('GET', `/clients/${id}`, undefined, 'colin')).status).toBe(200);
     await end(api);
     expect(await api.sql('select count(*) as n from screening')).toEqual(before);
@@ -83,7 +83,7 @@ describe('a machine in trouble', () => {
 });
 
 describe('the log', () => {
-  it('has one line a request by its route, and nothing of anybody', async () => {
+  it('has one line a request by its route, and nothing of a person', async () => {
     const lines: string[] = [];
     const orm = await openDatabase(':memory:');
     const signedIn = await signInNew(orm);
@@ -141,7 +141,7 @@ describe('what programs that watch a server ask', () => {
     const api = await startApi();
     await api.post('/clients', { name: 'Test Person' });
     await api.sql('drop trigger audit_no_update');
-    await api.sql("update audit set subject = 'somebody'");
+    await api.sql("update audit set subject = 'another'");
     const answer = await api.ask('/health/deep');
     expect([answer.status, ((await answer.json()) as { audit: boolean }).audit]).toEqual([503, false]);
   });

@@ -58,7 +58,7 @@ it('sends built files as they were compressed at build, to be kept for ever', as
   // A file of an older build is gone, not the page under its name.
   const gone = await get('/assets/main-0000.js');
   expect([gone.status, gone.headers.get('cache-control')]).toEqual([404, null]);
-  const page = await get('/people/somebody');
+  const page = await get('/people/someone');
   expect(await page.text()).toContain('Nervato');
   expect(page.headers.get('cache-control') ?? '').not.toContain('immutable');
 });

@@ -28,7 +28,7 @@ const spilling = (): string[] => {
 /** Says what is wrong of a view and goes on to the next. */
 const softly = expect.configure({ soft: true });
 
-/** Without the app being read anew; a window that was as narrow as a phone has put the people away. */
+/** Without reloading the app; a window that was as narrow as a phone has put the people away. */
 async function toToday(page: Page): Promise<void> {
   await goTo(page, '/');
   const shown = page.getByRole('button', { name: 'Show people' });

@@ -10,7 +10,7 @@ import {
   test,
 } from './nervato';
 
-test('a cyclist goes by heart rate: a strap is worn, told against the zone, and minute 5 is noted by itself', async ({
+test('a cyclist goes by heart rate: a strap is worn, compared with the zone, and minute 5 is noted by itself', async ({
   page,
 }) => {
   await page.goto('/');

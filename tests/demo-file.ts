@@ -4,7 +4,7 @@ import { digestOf, ROOT } from '../scripts/sources.mjs';
 import { AHEAD_MS, aheadOfNowMs, momentOfTests, ON_THE_FIXED_DAY, testsAheadMs } from './fixed-day';
 
 const SOURCES = ['core', 'language', 'contract', 'server', 'demo'];
-/** One of another day or of other sources is soon wanted by nobody. */
+/** One of another day or of other sources is soon of no use. */
 const MOST_KEPT = 6;
 const KEPT_IN = `${ROOT}node_modules/.cache/nervato`;
 
@@ -20,7 +20,7 @@ function makeDemoFile(): string {
   const file = `${KEPT_IN}/demo-${digestOf(SOURCES, [momentOfTests()]).slice(0, 16)}.sqlite`;
   if (existsSync(file)) return file;
   mkdirSync(KEPT_IN, { recursive: true });
-  // Whoever comes second makes another and puts it in the same place: no half of a file is ever found there.
+  // The second process makes another and puts it in the same place: no half of a file is ever found there.
   const made = `${file}.${process.pid}`;
   const { status } = spawnSync(process.execPath, [ON_THE_FIXED_DAY, '--import=tsx', 'demo/load-only.ts'], {
     cwd: ROOT,

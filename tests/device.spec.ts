@@ -35,9 +35,7 @@ test('a key is its character, wherever it is on a keyboard', async ({ page }) =>
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
 });
 
-test('keys pressed before a view is shown are meant for it, and do not keep anybody who leaves', async ({
-  page,
-}) => {
+test('keys pressed before a view is shown are meant for it, and do not block leaving', async ({ page }) => {
   const slow: (() => void)[] = [];
   await page.route('**/assets/KitView-*.js', async (route) => {
     await new Promise<void>((go) => slow.push(go));

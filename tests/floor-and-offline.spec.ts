@@ -60,7 +60,7 @@ test('ten tabs share one stream: all open, all hear, and one that goes is follow
   await elsewhere.context().close();
 });
 
-test('the floor has a lane for everybody, takes one in hand by a figure, and does the next thing in one touch', async ({
+test('the floor has a lane for each session, takes one in hand by a figure, and does the next thing in one touch', async ({
   page,
 }) => {
   await page.goto('/');

@@ -41,7 +41,7 @@ const FOLDS: Fold[] = [
     inSight: (page) => [main(page).locator('a[href*="/sessions/"]').first()],
   },
   { of: 'Odalys Ferrant', at: '/record', inSight: (page) => [words(page, /^Check on the day, pain/)] },
-  { at: '/floor', inSight: (page) => [words(page, 'Nobody trains now')] },
+  { at: '/floor', inSight: (page) => [words(page, 'No session is running')] },
   { at: '/kit', inSight: (page) => [words(page, 'Arm small')] },
   { at: '/exercises', inSight: (page) => [words(page, 'Knee extension')] },
   { at: '/measures', inSight: (page) => [words(page, /^Thigh girth/)] },

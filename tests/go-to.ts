@@ -9,7 +9,7 @@ export const untilItStands = (page: Page): Promise<unknown> =>
   });
 
 /**
- * Goes to an address of the app as a link does, without reading the app anew, and waits until the view has all that it asks
+ * Goes to an address of the app as a link does, without reloading the app, and waits until the view has all that it asks
  * for. Where many pages are looked at in a row this is most of what they cost.
  */
 export async function goTo(page: Page, path: string): Promise<void> {

@@ -21,7 +21,7 @@ async function beginAtHome(browser: Browser, address: string) {
   return { phone, home, press };
 }
 
-test('somebody trains at home by a code: the day is asked, a strap is tightened, it needs no network, and comes back to be reviewed', {
+test('a person trains at home by a code: the day is asked, a strap is tightened, it needs no network, and comes back to be reviewed', {
   tag: '@days',
 }, async ({ page, browser }) => {
   await page.goto('/');
@@ -70,7 +70,7 @@ test('somebody trains at home by a code: the day is asked, a strap is tightened,
     await expect(home.getByRole('button', { name: 'Start set 2' })).toBeVisible();
   });
 
-  await test.step('a sign ends it, and says whom to call', async () => {
+  await test.step('a sign ends it, and says which number to call', async () => {
     await press('Start set 2');
     await press('Something is wrong');
     await press(/Sharp pain/);
@@ -87,7 +87,7 @@ test('somebody trains at home by a code: the day is asked, a strap is tightened,
     await expect(home.getByText('Not now')).toBeVisible();
   });
 
-  await test.step('the practice sees it as told from home, and the hold it raised', async () => {
+  await test.step('the practice sees it as a report from home, and the hold it raised', async () => {
     await page.reload();
     await page.getByText('Left thigh at home: 1 link').click();
     await expect(page.getByText('1 session so far')).toBeVisible();
@@ -95,7 +95,7 @@ test('somebody trains at home by a code: the day is asked, a strap is tightened,
       .getByRole('link', { name: /Record$/ })
       .first()
       .click();
-    await expect(page.getByText('Done at home: told by the person who did it.')).toBeVisible();
+    await expect(page.getByText('Done at home: reported by the person who did it.')).toBeVisible();
   });
 
   await test.step('the link is ended, and the page says so', async () => {
@@ -161,7 +161,7 @@ test('a remote walk by strap: prescribed without a figure in mmHg, done at home 
     .getByRole('link', { name: /Record$/ })
     .first()
     .click();
-  await expect(page.getByText('Done at home: told by the person who did it.')).toBeVisible();
+  await expect(page.getByText('Done at home: reported by the person who did it.')).toBeVisible();
 });
 
 test('chest pain at home: the emergency number first on the phone, and over every page of the practice at once', async ({

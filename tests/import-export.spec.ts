@@ -62,11 +62,11 @@ test('a practice comes from its spreadsheets, and trains the first person the sa
     ];
     await bring(page, 'girths.csv', girths, '1 of 2 rows are good; 1 is not.');
     await expect(page.getByText('54.61 cm').first()).toBeVisible();
-    await expect(page.getByText('Nobody is called Jorun Askild.')).toBeVisible();
+    await expect(page.getByText('No client is called Jorun Askild.')).toBeVisible();
     const saved = page.waitForEvent('download');
     await page.getByRole('button', { name: 'with semicolons' }).click();
     const toCorrect = readFileSync((await (await saved).path()) ?? '', 'utf8');
-    expect(toCorrect).toContain(`Jorun Askild;${dayAgo(3)};L thigh;21,5;Thigh large;Nobody is called`);
+    expect(toCorrect).toContain(`Jorun Askild;${dayAgo(3)};L thigh;21,5;Thigh large;No client is called`);
     await page.getByRole('button', { name: 'Bring in the 1 good row' }).click();
     await expect(page.getByText('Girths and cuffs of girths.csv').first()).toBeVisible();
   });
@@ -137,7 +137,7 @@ test('one person moves between two practices with their whole record', async ({
     await there.getByLabel('File to bring in').setInputFiles(file);
     await expect(there.getByRole('heading', { name: 'Wilmot Saltash, from another practice' })).toBeVisible();
     await expect(there.getByText('new here', { exact: true })).toBeVisible();
-    await there.getByRole('button', { name: /^Take in \d+ records/ }).click();
+    await there.getByRole('button', { name: /^Import \d+ records/ }).click();
     await openPerson(there, 'Wilmot Saltash');
     await there.getByRole('navigation', { name: 'Chain' }).getByRole('link', { name: /Fit/ }).click();
     await expect(there.getByText(/54\.5 cm/).first()).toBeVisible();

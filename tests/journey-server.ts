@@ -20,7 +20,7 @@ async function begin({ file, isDemo }: Begin): Promise<void> {
   app = undefined;
   await orm?.close();
   orm = await openDatabase(file);
-  // Nobody pulls the plug here: those journeys have a process of their own.
+  // No process is killed here: those journeys have a process of their own.
   await orm.em.getConnection().execute('pragma synchronous = off');
   ({ app } = await practiceApp(orm, {
     line,

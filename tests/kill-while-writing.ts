@@ -11,7 +11,7 @@ export type Kills = { acknowledged: number; lost: number; slowestStartMs: number
 const MOST_MS = 120;
 
 /**
- * Writes events one after the other, and ends the server with SIGKILL at a moment that nobody chooses, over and over; then looks
+ * Writes events one after the other, and ends the server with SIGKILL at a random moment, over and over; then looks
  * whether everything that was acknowledged is on record.
  */
 export async function killWhileWriting(nervato: Nervato, times: number, sessionId: string): Promise<Kills> {

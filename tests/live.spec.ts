@@ -136,7 +136,7 @@ test('whether a cuff is still up is asked of the device that ran it, and of no b
   await bystander.context().close();
 });
 
-test('of three devices the one that crashed is asked, of its own person alone, and nobody else is', async ({
+test('of three devices the one that crashed is asked, of its own person alone, and no other device is', async ({
   page,
   browser,
   nervato,
@@ -205,7 +205,7 @@ test('two tabs watch one session, and what one does the other shows', async ({ p
   await passUntil(page, nothingInflated(page));
 });
 
-test('a red sign holds the person, and nobody lifts it on the same day', async ({ page }) => {
+test('a red sign holds the person, and it cannot be lifted on the same day', async ({ page }) => {
   await openOdalys(page, 'Run');
   await startSetOne(page);
   await pressKey(page, '.');

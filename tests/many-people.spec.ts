@@ -22,7 +22,7 @@ test('of many people the day’s come first, a long list holds only what is in v
     await expect(rail.getByRole('link', { name: /^Walker 70/ })).toHaveCount(0);
   });
 
-  await test.step('everybody by name is a press away, the end of the list a scroll', async () => {
+  await test.step('all people by name are a press away, the end of the list a scroll', async () => {
     await today.getByRole('button', { name: /^All \d+ people by name$/ }).click();
     await today.hover();
     await page.mouse.wheel(0, 20_000);
@@ -33,7 +33,7 @@ test('of many people the day’s come first, a long list holds only what is in v
     await rail.getByRole('searchbox', { name: 'Find a person' }).fill('achil');
     await expect(rail.getByRole('link', { name: /^Walker 64/ })).toBeVisible();
     await expect(rail.getByRole('link', { name: /^Walker 1/ })).toHaveCount(0);
-    // Whoever does not wait for the answer means its first, too.
+    // Enter before the answer means its first line, too.
     await rail.getByRole('searchbox').fill('walker 64');
     await pressKey(page, 'Enter');
     await expect(page.getByRole('heading', { level: 1, name: 'Walker 64' })).toBeVisible();
@@ -41,7 +41,7 @@ test('of many people the day’s come first, a long list holds only what is in v
     await page.getByRole('combobox', { name: 'Find people and actions' }).fill('walker 64');
     await pressKey(page, 'Enter');
     await expect(page.getByRole('heading', { level: 1, name: 'Walker 64' })).toBeVisible();
-    // The same where one waits for the answer, and of actions where nobody is called so.
+    // The same where one waits for the answer, and of actions where no person has the name.
     await pressKey(page, 'Control+k');
     await page.getByRole('combobox', { name: 'Find people and actions' }).fill('oda');
     await expect(page.getByRole('option', { name: 'Odalys Ferrant', exact: true })).toHaveAttribute(

@@ -173,7 +173,7 @@ test('a regulated pump measures by itself, and its figure becomes a trial', asyn
   await choose(page, 'Read from', 'a simulated regulated pump');
   await expect(page.getByText('mmHg, read by the app')).toBeVisible();
   await pressKey(page, 'Space');
-  await expect(page.getByText('The pump is measuring. Keep still, nobody talks.')).toBeVisible();
+  await expect(page.getByText('The pump is measuring. Keep still, do not talk.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Record \d/ })).toBeEnabled({ timeout: patientMs(60_000) });
   await expect(page.getByLabel('Trial 1, pulse gone at, mmHg')).not.toHaveValue('');
 });

@@ -20,7 +20,7 @@ import { untilItStands } from './go-to';
 import { moveDate } from './move-date.mjs';
 import { patientMs } from './patience';
 
-/** What every server of a journey is told. */
+/** The settings of every server of a journey. */
 const serverEnvironment = (port: number) => ({
   ...process.env,
   NODE_ENV: 'production',
@@ -42,7 +42,7 @@ export class Nervato {
   /** What the server has said since it was started. */
   said = '';
 
-  /** @param data the demonstration's, or none: a practice that nobody has begun */
+  /** @param data the demonstration's, or none: a practice before its first start */
   static async start(data: 'demonstration' | 'none' = 'demonstration'): Promise<Nervato> {
     const nervato = new Nervato(newFolder(), await getPort());
     if (data === 'demonstration') copyFileSync(demoFile(), nervato.database);
@@ -133,7 +133,7 @@ class JourneyServer {
   }
 }
 
-/** Signs somebody of the demonstration in on the device a page is of; it is in on every page of that context from then on. */
+/** Signs a practitioner of the demonstration in on the device a page is of; it is in on every page of that context from then on. */
 export async function signIn(
   context: BrowserContext,
   address: string,
@@ -144,7 +144,7 @@ export async function signIn(
   if (!answer.ok()) throw new Error(`${practitionerId} was not let in: ${await answer.text()}`);
 }
 
-/** A device that nobody is signed in on; its clock shows the day of the tests. */
+/** A device without a sign-in; its clock shows the day of the tests. */
 export async function newDevice(browser: Browser, options: BrowserContextOptions): Promise<BrowserContext> {
   const context = await browser.newContext(options);
   await liveOnTheFixedDayToo(context);
@@ -154,7 +154,7 @@ export async function newDevice(browser: Browser, options: BrowserContextOptions
 const liveOnTheFixedDayToo = (context: BrowserContext): Promise<unknown> =>
   context.addInitScript(moveDate, testsAheadMs());
 
-/** Another device, with a page of its own, on which somebody is signed in. */
+/** Another device, with a page of its own, with its own sign-in. */
 export async function otherDevice(
   browser: Browser,
   address: string,
@@ -271,7 +271,7 @@ export async function pick(field: Locator, option: string): Promise<void> {
   await field.page().getByRole('option', { name: option, exact: true }).click();
 }
 
-/** Screens somebody of whom nothing else is on record, and sees it there. */
+/** Screens a person with nothing else on record, and sees it there. */
 export async function screenAsClear(page: Page): Promise<void> {
   await answerScreening(page);
   await expect(page.getByText(/Screenings on record/)).toBeVisible();
@@ -312,7 +312,7 @@ export async function acceptReviewIfAsked(page: Page): Promise<void> {
     .getByRole('region', { name: 'Check on the day' })
     .or(page.getByRole('button', { name: 'Open the session' }))
     .or(page.getByRole('link', { name: 'Go on with the open session' }));
-  // The review may come only once the record has been read anew: what stood there before it gives way to it.
+  // The review may come only once the record has been read again: what stood there before it gives way to it.
   await expect(async () => {
     if (await review.isVisible()) {
       await pressKey(page, 'a');
@@ -332,7 +332,7 @@ export async function checkOnTheDayIfAsked(page: Page): Promise<void> {
   await expect(ready).toBeVisible();
 }
 
-/** From any page the session of somebody who is ready, open, before the cuff goes up. */
+/** From any page the session of a person who is ready, open, before the cuff goes up. */
 export async function openSession(page: Page, person: string): Promise<void> {
   await openPerson(page, person);
   await chooseLink(page, 'Run');

@@ -26,7 +26,7 @@ function hands(page: Page) {
   };
 }
 
-/** How often somebody has pressed with a pointer, from the next load on; keys that press a button are no clicks. */
+/** How often a pointer was pressed, from the next load on; keys that press a button are no clicks. */
 async function watchClicks(page: Page): Promise<() => Promise<number>> {
   await page.addInitScript(() => {
     const seen = window as Window & { clicks?: number };
@@ -45,7 +45,7 @@ async function watchClicks(page: Page): Promise<() => Promise<number>> {
 
 type Moved = { value: number; what: string[] };
 
-/** What moves on the page without anybody having touched it, from the next load on, and how much (as layout shift counts it). */
+/** What moves on the page without a touch, from the next load on, and how much (as layout shift counts it). */
 async function watchShifts(page: Page): Promise<() => Promise<Moved[]>> {
   await page.addInitScript(() => {
     type Shift = PerformanceEntry & { value: number; hadRecentInput: boolean; sources: { node?: Node }[] };
@@ -89,7 +89,7 @@ test('an open sheet is at most five keys from the first repetition, and a set wi
   }
 });
 
-test('somebody new is at most eight clicks, keys and typed values from their first repetition', async ({
+test('a new person is at most eight clicks, keys and typed values from their first repetition', async ({
   page,
 }) => {
   const clicks = await watchClicks(page);

@@ -80,7 +80,7 @@ inDemonstration('from baseline to report over eight weeks', async ({ page }) => 
 
   await inDemonstration.step('the report is issued, and says the same afterwards', async () => {
     await page.getByRole('link', { name: /^Report for them/ }).click();
-    await page.getByLabel('Your own words, to whom it goes').fill('For Dr Pellwright');
+    await page.getByLabel('Your own words, and the recipient').fill('For Dr Pellwright');
     await page.getByRole('button', { name: 'Issue it as it is' }).click();
     await expect(page.getByText(/^Issued /)).toBeVisible();
     await expect(page.getByRole('article')).toContainText('For Dr Pellwright');
@@ -192,14 +192,14 @@ test('what went wrong is written down from its session, and counted without a na
   await openTab(page, 'Outcomes');
   await expect(page.getByRole('region', { name: 'Adverse events' })).toContainText('A bruise of 6 cm');
   await page.getByRole('link', { name: 'The practice', exact: true }).click();
-  await expect(page.getByRole('list', { name: 'Who needs somebody' })).toContainText('Ivo Brackenridge');
+  await expect(page.getByRole('list', { name: 'Who needs attention' })).toContainText('Ivo Brackenridge');
   await page.getByRole('link', { name: 'How safe it was' }).click();
   await expect(page.getByText(/1 adverse event on record/)).toBeVisible();
   const all = page.getByRole('row', { name: /^All / });
   await expect(all).toBeVisible();
   await page.getByRole('radio', { name: '%LOP' }).click();
   await expect(page.getByRole('row', { name: /^50–59 %/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Whom it helped' }).click();
+  await page.getByRole('link', { name: 'Responders' }).click();
   await expect(page.getByText(/with a real\s+gain/)).toBeVisible();
   await expect(page.getByRole('main').getByRole('link', { name: 'Magnus Fairweather' })).toHaveCount(1);
   await pressKey(page, 'n');

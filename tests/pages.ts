@@ -39,7 +39,7 @@ export const OF_OTHERS: [name: string, link: string][] = [
   ['Maren Holdwick', 'prescribe'],
 ];
 
-/** Everybody's id by their name. */
+/** The id of each person by their name. */
 export async function idsOf(page: Page): Promise<Map<string, string>> {
   const { people } = (await (await page.request.get('/api/clients?first=0&last=60')).json()) as PeoplePage;
   return new Map(people.map(({ id, name }) => [name, id]));

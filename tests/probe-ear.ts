@@ -4,8 +4,8 @@ import type { Page } from '@playwright/test';
 const LISTEN_MS = 4_300;
 
 /**
- * Somebody who listens to the probe: follows the device stream the page has opened, and says whether there is a pulse.
- * The pressure itself they read from the page, like everybody.
+ * An operator who listens to the probe: follows the device stream the page has opened, and says whether there is a pulse.
+ * The pressure itself they read from the page, as anyone does.
  */
 export class ProbeEar {
   private strength = 1;

@@ -5,7 +5,7 @@ import { patientMs } from './patience';
 /** How long an answer is waited for in real time before it is given up. */
 const answerWithinMs = patientMs(10_000);
 
-/** What the pages of a context have asked for and not been given yet; what the server goes on telling counts as given. */
+/** What the pages of a context have asked for and not been given yet; what the server goes on sending counts as given. */
 const onTheirWay = new WeakMap<BrowserContext, Set<Request>>();
 
 /** Follows what the pages of a context ask for from now on. */

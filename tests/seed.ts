@@ -1,5 +1,5 @@
 const SEED = 'NERVATO_TEST_SEED';
-/** CI judges every change by the same draws; elsewhere each run draws anew, and sees more. */
+/** CI judges every change by the same draws; elsewhere each run draws again, and sees more. */
 const OF_CI = 1;
 
 /** The seed of all property tests of a run; whatever this process starts inherits it. */

@@ -20,7 +20,7 @@ async function lockIt(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'This device is locked' })).toBeVisible();
 }
 
-test('nobody sees a record before they are in, and what is typed is there after a lock', async ({
+test('no record is shown before sign-in, and what is typed is there after a lock', async ({
   browser,
   nervato,
 }) => {
@@ -80,7 +80,7 @@ test('nobody sees a record before they are in, and what is typed is there after 
   await page.context().close();
 });
 
-test('an assistant runs and records, and is told who signs', async ({ page }) => {
+test('an assistant runs and records, and reads who signs', async ({ page }) => {
   await page.goto('/');
   await workAs(page, 'oswin');
   await openPerson(page, 'Odalys Ferrant');
@@ -105,10 +105,10 @@ test('an entry is retracted with its reason, what stood on it is named, and it i
     .filter({ hasText: /Left thigh, sitting: \d+ mmHg/ })
     .first();
   await pressure.getByRole('button', { name: /^Retract/ }).click();
-  await page.getByLabel('Why it is wrong').fill('Measured on somebody else');
+  await page.getByLabel('Why it is wrong').fill('Measured on another person');
   await page.getByRole('button', { name: 'Retract it' }).click();
   await expect(pressure.locator('s')).toBeVisible();
-  await expect(pressure).toContainText('Measured on somebody else');
+  await expect(pressure).toContainText('Measured on another person');
   await expect(page.getByText(/stood on it:/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Who did what, and who looked' }).click();
   await expect(page.getByText('Retracted').first()).toBeVisible();
@@ -160,14 +160,14 @@ test('a practice begins by the words of its terminal, and its owner lets a colle
     await page.getByRole('radio', { name: 'coach' }).click();
     await page.getByLabel('Name to sign in by').fill('colm');
     await page.getByRole('button', { name: 'Open it' }).click();
-    const told = (await page.getByRole('status').locator('.figures').textContent()) ?? '';
+    const shown = (await page.getByRole('status').locator('.figures').textContent()) ?? '';
 
     const other = await (await newDevice(browser, { baseURL: nervato.address })).newPage();
     await other.goto('/');
     await other.getByLabel('Name').fill('colm');
-    await other.getByLabel('Passphrase').fill(told);
+    await other.getByLabel('Passphrase').fill(shown);
     await pressKey(other, 'Enter');
-    await other.getByLabel('The one you have').fill(told);
+    await other.getByLabel('The one you have').fill(shown);
     await other.getByLabel('The new one').fill('nets drying on the wall');
     await other.getByRole('button', { name: 'Change the passphrase' }).click();
     await expect(account(other)).toContainText('Colm Barge, coach');

@@ -73,7 +73,7 @@ test('the sounds of a session: pace, turn, ticks, the limit near, and an alarm a
   }
   await pressKey(page, 'Space');
   await passUntil(page, page.getByTestId('reps'));
-  // Nobody does anything more: the sets and rests run by themselves, and the cuff stays up past its limit.
+  // Nothing more is pressed: the sets and rests run by themselves, and the cuff stays up past its limit.
   const late = page.getByText('Deflate now: the limit is reached').first();
   for (let minute = 0; minute < 12 && !(await late.isVisible()); minute += 1) await page.clock.runFor(60_000);
   await expect(late).toBeVisible();

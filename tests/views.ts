@@ -40,7 +40,7 @@ const outsideTheChain =
 /** A table of another program with a row to correct. */
 const bringATable: View['open'] = async (page) => {
   await page.getByRole('link', { name: 'The practice', exact: true }).click();
-  await page.getByRole('link', { name: 'In and out' }).click();
+  await page.getByRole('link', { name: 'Import and export' }).click();
   const rows = [
     'Client;Tested on;Exercise;Side;Load (lb);Reps',
     'Odalys Ferrant;13.4.2026;Knee extension;L;88,5;5',
@@ -52,7 +52,7 @@ const bringATable: View['open'] = async (page) => {
     mimeType: 'text/csv',
     buffer: Buffer.from(rows.join('\r\n')),
   });
-  await expect(page.getByText('Nobody is called Rufus Tarnhelm.')).toBeVisible();
+  await expect(page.getByText('No client is called Rufus Tarnhelm.')).toBeVisible();
 };
 
 const measureATrial: View['open'] = async (page) => {
@@ -292,7 +292,7 @@ export const VIEWS: View[] = [
     name: 'week',
     open: async (page) => {
       await page.getByRole('link', { name: 'The practice', exact: true }).click();
-      await expect(page.getByRole('list', { name: 'Who needs somebody' })).toBeVisible();
+      await expect(page.getByRole('list', { name: 'Who needs attention' })).toBeVisible();
     },
   },
   {
@@ -307,7 +307,7 @@ export const VIEWS: View[] = [
     name: 'responders',
     open: async (page) => {
       await page.getByRole('link', { name: 'The practice', exact: true }).click();
-      await page.getByRole('link', { name: 'Whom it helped' }).click();
+      await page.getByRole('link', { name: 'Responders' }).click();
       await expect(page.getByText(/with a real\s+gain/)).toBeVisible();
     },
   },

@@ -25,7 +25,7 @@ export type DayLived = { comes: boolean; effort: number; jointPain: number };
 type LikeThat = (record: ClientRecord) => Promise<DayLived>;
 
 /**
- * Weeks of one person in a demonstration: every day that passes, what is due by their plans and their block is done, told as a
+ * Weeks of one person in a demonstration: every day that passes, what is due by their plans and their block is done, described as a
  * session entered later, and its review accepted, all through the server's own addresses.
  */
 export class Weeks {
@@ -37,7 +37,7 @@ export class Weeks {
     readonly clientId: string,
   ) {}
 
-  /** Of somebody new, with a story. */
+  /** Of a new person, with a story. */
   static async ofNew(page: Page, name: string): Promise<Weeks> {
     const weeks = new Weeks(page, '');
     await weeks.beginOnSunday();

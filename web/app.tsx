@@ -85,7 +85,7 @@ function startApp(): void {
   followLockState(queries);
   if (lockState.get() === 'unlocked') startWorking(queries);
   keepApp();
-  // Somebody is opened next, so their sheet is read before: at leisure, or as soon as one points at them.
+  // A person is opened next, so their sheet is read before: when idle, or as soon as the pointer is on them.
   onceIdle(() => void fetchPersonSheet());
   document.addEventListener('pointerover', ({ target }) => {
     if (target instanceof Element && target.closest('a[href^="/people/"]')) void fetchPersonSheet();

@@ -8,7 +8,7 @@ import { speak, speakOf } from './language/language';
 const { pathname, search } = window.location;
 await speak(pathname === PRINT_PATH ? new URLSearchParams(search).get('language') : undefined);
 
-// A page for the server's own print follows nobody and keeps nothing, so that it is soon at rest.
+// A page for the server's own print follows no feed and keeps nothing, so that it is soon at rest.
 if (pathname === PRINT_PATH) {
   await speakOf('report');
   await import('./print');

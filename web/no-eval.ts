@@ -1,4 +1,4 @@
-// The content policy forbids code made from text, which zod would otherwise try for speed. It is told before it is fetched:
+// The content policy forbids code made from text, which zod would otherwise try for speed. It is configured before it is fetched:
 // the first view does without it.
 Object.assign(globalThis, { __zod_globalConfig: { jitless: true } });
 

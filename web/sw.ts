@@ -8,7 +8,7 @@ declare const self: ServiceWorkerGlobalScope;
 declare const __KEPT_FILES__: { url: string; revision: string | null }[];
 
 // The whole interface is there without a network; records are kept by the page itself, sealed. A new version waits until it is
-// asked for: no session is reloaded under anybody's hands.
+// asked for: no session is reloaded while in use.
 self.addEventListener('message', ({ data }) => {
   if (data?.type === 'SKIP_WAITING') void self.skipWaiting();
 });

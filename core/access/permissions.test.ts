@@ -28,14 +28,14 @@ describe('who may do what (SCR-4)', () => {
       expect(clinician).not.toContain(permission);
   });
 
-  it('owning a practice makes nobody a clinician', () => {
+  it('owning a practice makes no one a clinician', () => {
     const owner = may('assistant', true);
     expect(owner).toContain('keep-accounts');
     for (const permission of ['sign', 'clear', 'lift-hold', 'pass-guard', 'correct-record'] as const)
       expect(owner).not.toContain(permission);
   });
 
-  it('nothing is for nobody, and each says who may', () => {
+  it('every permission is held by someone, and each says who may', () => {
     for (const permission of Object.keys(PERMISSIONS) as Permission[]) {
       expect([permission, ROLES.some((role) => mayDo({ role, isOwner: true }, permission))]).toEqual([
         permission,

@@ -10,15 +10,15 @@ export const ROLE_NAMES: Record<Role, Message> = {
   assistant: msg('assistant'),
 };
 
-/** Whoever may do something: by role, or as one who owns the practice, whatever the role. */
+/** Who may do something: by role, or as one who owns the practice, whatever the role. */
 type May = Role | 'owner';
-const EVERYBODY: readonly May[] = ROLES;
+const ALL_ROLES: readonly May[] = ROLES;
 
 /** Everything there is to do, in the words of "Only … may …", and who may do it. An owner without a role of theirs signs nothing. */
 export const PERMISSIONS = {
-  see: { words: msg('see the practice and its people'), by: EVERYBODY },
-  record: { words: msg('record measurements, checks, tests and sessions'), by: EVERYBODY },
-  practise: { words: msg('practise on the bench'), by: EVERYBODY },
+  see: { words: msg('see the practice and its people'), by: ALL_ROLES },
+  record: { words: msg('record measurements, checks, tests and sessions'), by: ALL_ROLES },
+  practise: { words: msg('practise on the bench'), by: ALL_ROLES },
   sign: { words: msg('sign a plan, a block, an answer to a review or a report'), by: ['clinician', 'coach'] },
   'keep-templates': { words: msg('keep templates'), by: ['clinician', 'coach'] },
   'keep-weights': {
@@ -51,11 +51,11 @@ export const PERMISSIONS = {
 } satisfies Record<string, { words: Message; by: readonly May[] }>;
 export type Permission = keyof typeof PERMISSIONS;
 
-/** Whoever may do things: a role, and whether they own the practice. */
+/** Who may do things: a role, and whether they own the practice. */
 export type Doer = { role: Role; isOwner: boolean };
 
 /**
- * Whether somebody may do something (rule SCR-4): the server and the interface both ask here.
+ * Whether a person may do something (rule SCR-4): the server and the interface both ask here.
  * @example mayDo({ role: 'coach', isOwner: false }, 'lift-hold') //=> false
  */
 export function mayDo({ role, isOwner }: Doer, permission: Permission): boolean {

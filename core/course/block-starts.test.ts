@@ -18,7 +18,7 @@ const PLANS = [
 const passive = { ...PLANS[0], id: 'passive', kinds: [], muscles: [] } as unknown as (typeof PLANS)[number];
 const when = { startsOn: '2026-05-04', atTime: '17:30' };
 
-it.each(Object.keys(BLOCK_STARTS) as BlockStartId[])('%s makes a block that may be kept by anybody', (id) => {
+it.each(Object.keys(BLOCK_STARTS) as BlockStartId[])('%s makes a block that may be kept by anyone', (id) => {
   const wish = startBlock(id, [...PLANS, passive], when);
   expect(blockWishSchema.safeParse(wish).success).toBe(true);
   const placed = placeBlock(wish, [...PLANS, passive]);

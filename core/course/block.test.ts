@@ -110,7 +110,7 @@ describe('what a block asks of its plans', () => {
 });
 
 describe('placing a block (PRO-3, PRO-4)', () => {
-  it('keeps a day between plans for the same limbs, and minds nobody else', () => {
+  it('keeps a day between plans for the same limbs, and ignores others', () => {
     const { sessions, unmet } = placeBlock(wishOf([line('lower'), line('curl')]), PLANS);
     expect(firstWeek(sessions)).toEqual(['0 lower', '1 curl', '3 lower', '5 curl']);
     expect(unmet).toEqual([]);
@@ -159,8 +159,8 @@ describe('placing a block (PRO-3, PRO-4)', () => {
 
   it('keeps nothing of the block that it follows', () => {
     const before = on([-5, 'lower'], [-2, 'lower'], [3, 'lower']);
-    const anew = placeBlock(wishOf([line('lower')]), PLANS, { fromDay: MONDAY, before });
-    expect(anew).toEqual(placeBlock(wishOf([line('lower')]), PLANS));
+    const again = placeBlock(wishOf([line('lower')]), PLANS, { fromDay: MONDAY, before });
+    expect(again).toEqual(placeBlock(wishOf([line('lower')]), PLANS));
   });
 
   it('says whose days do not fit, and why', () => {

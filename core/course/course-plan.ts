@@ -59,7 +59,7 @@ export function occasionWords(occasion: Occasion): Message {
 }
 
 /**
- * What a plan may be called where nobody has named it: its limbs, and that it is passive or cycles of the cuff.
+ * What a plan may be called where it was not named: its limbs, and that it is passive or cycles of the cuff.
  * @example nameOf(plan) //=> 'Left thigh, passive'
  */
 export function nameOf({ exercises }: Pick<Plan, 'exercises'>): Message {

@@ -14,7 +14,7 @@ const NEAR_DAYS = 6;
 /**
  * A block as it is: what was is kept as it was; a session done on another day fills the nearest missed one of its plan;
  * what was missed in the week that runs is made up in it where that fits (rule PRO-3). Pure, so that every device sees the
- * same without anybody planning again.
+ * same without a new plan.
  * @param done sessions that were finished, with their days
  */
 export function followBlock(

@@ -15,7 +15,7 @@ export const ladderAnswersSchema = z.object({
 /** The same with the days since the limb's procedure; null when there was none. */
 export type LadderAnswers = z.infer<typeof ladderAnswersSchema> & { daysSinceSurgery: number | null };
 
-/** A check of a limb for a rung: what was answered, by whom, and the rung that was entered (rule PRO-5). */
+/** A check of a limb for a rung: what was answered, who checked, and the rung that was entered (rule PRO-5). */
 export type RungCheck = {
   id: string;
   limb: Limb;

@@ -13,7 +13,7 @@ export type BlockPlacement = { sessions: OnDay[]; unmet: Unmet[] };
 /**
  * Days for every plan of a block, one plan after the other in the order of the wish: each as even as its own weekdays allow,
  * never on the day of another that moves the same limbs, and rather not on the day after (rules PRO-3, PRO-4). Passive work
- * minds nobody.
+ * ignores others.
  * @param running for a block that is changed while it runs
  */
 export function placeBlock(
@@ -21,7 +21,7 @@ export function placeBlock(
   plans: readonly BlockPlan[],
   running: Running = { fromDay: dayOf(wish.startsOn), before: [] },
 ): BlockPlacement {
-  // A block that begins anew later keeps nothing of the one it follows.
+  // A block that begins again later keeps nothing of the one it follows.
   const startDay = dayOf(wish.startsOn);
   const before = running.before.filter(({ day }) => day >= startDay && day < running.fromDay);
   const sessions: OnDay[] = [...before];

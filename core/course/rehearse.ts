@@ -111,7 +111,7 @@ export function rehearse({ sessions, plans, basis, seen, runs, seed }: Rehearsal
 }
 
 /**
- * A session as somebody might do it, by the forecast's model: for a simulated practice.
+ * A session as a trainee might do it, by the forecast's model: for a simulated practice.
  * @param trainees how each limb takes it; usual where nothing is said
  */
 export const simulatedSession = (
@@ -139,7 +139,7 @@ function preparedFrom(plan: Plan, { library }: Pick<Basis, 'library'>): Prepared
   };
 }
 
-/** One session as somebody of such endurance might do it; effort is ten less the repetitions that were left. */
+/** One session as a trainee of such endurance might do it; effort is ten less the repetitions that were left. */
 function runOnce(
   { timeline, bouts, run }: Prepared,
   trainees: ReadonlyMap<Limb, Trainee>,

@@ -63,7 +63,7 @@ describe('whose turn it is', () => {
     expect(englishOf(turn({ kind: 'any-day' }, { done: [0] }))).toEqual({ inDays: 1, why: 'Done today.' });
   });
 
-  it('puts what nobody can say last', () => {
+  it('puts unknown turns last', () => {
     const [soon, later, unknown] = [0, 3, null].map((inDays) => ({ inDays, why: msg('Not yet today.') }));
     if (!soon || !later || !unknown) throw new Error('three turns');
     expect([unknown, later, soon].sort(compareTurns)).toEqual([soon, later, unknown]);
@@ -87,7 +87,7 @@ describe('a plan of a course', () => {
     expect(englishOf(occasionWords({ kind: 'any-day' }))).toBe('any day');
   });
 
-  it('is named after its limbs where nobody names it', () => {
+  it('is named after its limbs where it was not named', () => {
     const on = (mode: string, ...limbs: string[]) => ({ mode, limbs: limbs.map((limb) => ({ limb })) });
     const named = (...exercises: ReturnType<typeof on>[]) =>
       nameOf({ exercises } as unknown as Parameters<typeof nameOf>[0]);

@@ -2,7 +2,7 @@ import { type Message, msg, only } from '../message/message';
 import { type Day, isoOf, weekdayOf, weekdayText } from '../quantity/days';
 import type { Occasion } from './course-plan';
 
-/** When a plan is to be run next, in days from today; null where nobody can say yet. With the reason in words. */
+/** When a plan is to be run next, in days from today; null where it is not known yet. With the reason in words. */
 export type Turn = { inDays: number | null; why: Message };
 
 /**
@@ -78,6 +78,6 @@ export function turnInBlock(next: { day: Day; makesUp: boolean } | null, today: 
   };
 }
 
-/** What is next first; what nobody can say comes last. */
+/** What is next first; unknown ones come last. */
 export const compareTurns = (a: Turn, b: Turn): number =>
   (a.inDays ?? Number.POSITIVE_INFINITY) - (b.inDays ?? Number.POSITIVE_INFINITY) || 0;

@@ -11,7 +11,7 @@ const found = (level: Finding['level']): Finding => ({
   remedy: msg('Do it.'),
 });
 
-it('tells what nobody may pass from what a clinician may, and both from what only informs', () => {
+it('distinguishes what is never passed, what a clinician may pass, and what only informs', () => {
   const all = [found('note'), found('guard'), found('hard'), found('guard')];
   expect(englishOf(hardFindings(all).map(({ message }) => message))).toEqual(['hard']);
   expect(englishOf(guardFindings(all).map(({ message }) => message))).toEqual(['guard', 'guard']);

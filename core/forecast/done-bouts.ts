@@ -9,7 +9,7 @@ import { type Bout, boutsOf } from './bouts';
 export type SessionSoFar = { plan: Plan; state: SessionState };
 
 /**
- * What a session showed that the model can learn from: its sets as they were really done. A set that somebody stopped
+ * What a session showed that the model can learn from: its sets as they were really done. A set that a person stopped
  * says only that the muscle was good for as many.
  */
 export function doneBouts({ plan, state }: SessionSoFar, library: Library): Bout[] {

@@ -28,7 +28,7 @@ const lnPrior = ({ endurance, recovery }: Trainee): number =>
 
 /**
  * What logged sessions say about one limb: Bayes' rule on a grid of endurance and recovery. A set that failed says where
- * the capacity ended; one that was finished, or stopped by somebody, that it did not end before. A set of two limbs counts
+ * the capacity ended; one that was finished, or stopped by a person, that it did not end before. A set of two limbs counts
  * for each. With nothing seen it is the spread between people, and says so by `setsSeen`.
  */
 export function fitTrainee(sessions: readonly (readonly Bout[])[], limb: Limb): Posterior {
@@ -77,7 +77,7 @@ export function atLeast(z: number): number {
   return z >= 0 ? tail : 1 - tail;
 }
 
-/** Somebody as the model takes people in general. */
+/** A trainee with the general values of the model. */
 export const USUAL: Trainee = { endurance: 1, recovery: 1 };
 
 /** Draws trainees as often as they are probable, by the running sum of the weights. */

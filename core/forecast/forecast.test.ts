@@ -207,7 +207,7 @@ describe('what was really done', () => {
     expect(slow(late)).toBeCloseTo(3 * slow(WHOLE_SESSION), 6);
   });
 
-  it('takes a set that somebody stopped for "at least as many"', () => {
+  it('takes a set that a person stopped for "at least as many"', () => {
     const stopped = WHOLE_SESSION.map(([s, body]): [number, EventBody] =>
       body.type === 'set-ended' && body.setIndex === 1
         ? [s, { ...body, reps: 8, reason: 'operator' }]

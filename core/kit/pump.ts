@@ -12,7 +12,7 @@ export const pumpSchema = z
   .object({
     id: z.string().min(1).max(80),
     label: z.string().trim().min(1, msg('Give the pump a name.')).max(60),
-    /** By hand: squeezed and read by eye. Regulated: told a pressure, which it reaches and holds. */
+    /** By hand: squeezed and read by eye. Regulated: set to a pressure, which it reaches and holds. */
     kind: z.enum(['by-hand', 'regulated']),
     divisionMmHg: z
       .number(msg('Enter the division in mmHg.'))
@@ -60,5 +60,5 @@ export function checkGauge({ label, checkedOn, errorMmHg }: Pump, today: Day): F
   ];
 }
 
-/** Below this a cuff counts as let down: a gauge seldom reads zero to the millimetre. */
+/** Below this a cuff counts as deflated: a gauge seldom reads zero to the millimetre. */
 export const CUFF_DOWN_MMHG = 5;

@@ -3,7 +3,7 @@ import type { WeightKit } from '../load/weight-kit';
 import { type Message, msg } from '../message/message';
 import type { Pump } from './pump';
 
-/** A piece of kit without its name, and what to call it in the language of whoever sets the practice up. */
+/** A piece of kit without its name, and what to call it in the language of the person who sets the practice up. */
 type Listed =
   | { list: 'cuffs'; label: Message; item: Omit<Cuff, 'label'> }
   | { list: 'pumps'; label: Message; item: Unnamed<Pump> }

@@ -5,19 +5,19 @@ import { roundDownToDivision } from '../quantity/rounding';
 import type { SignId } from '../session/signs';
 import { normal, oneOf, seededRandom } from '../simulation/random';
 
-/** How a sign comes to the one who watches: seen by itself, or told, at once when asked and after a while unasked. */
-export type Shows = { by: 'seen' | 'told'; words: Record<LimbKind, Message> };
+/** How a sign comes to the one who watches: seen, or said by the trainee, at once when asked and after a while unasked. */
+export type Shows = { by: 'seen' | 'said'; words: Record<LimbKind, Message> };
 
 const both = (words: Message): Record<LimbKind, Message> => ({ arm: words, leg: words });
 
 /** The signs of rule RUN-3 that a simulated session plays: what is usual, and what ends it. */
 export const PLAYED_SIGNS = {
-  tightness: { by: 'told', words: both(msg('“It is tight, but I can bear it.”')) },
-  burn: { by: 'told', words: both(msg('“It burns in the muscle.”')) },
+  tightness: { by: 'said', words: both(msg('“It is tight, but I can bear it.”')) },
+  burn: { by: 'said', words: both(msg('“It burns in the muscle.”')) },
   redness: { by: 'seen', words: both(msg('The skin below the cuff is red.')) },
   'bulging-veins': { by: 'seen', words: both(msg('The veins stand out.')) },
   'numb-or-tingling': {
-    by: 'told',
+    by: 'said',
     words: { arm: msg('“My fingers have gone to sleep.”'), leg: msg('“My toes have gone to sleep.”') },
   },
   'pale-blue-or-cold': {
@@ -27,8 +27,8 @@ export const PLAYED_SIGNS = {
       leg: msg('The foot has turned pale and bluish.'),
     },
   },
-  'sharp-pain': { by: 'told', words: both(msg('“Something stings under the cuff.”')) },
-  dizzy: { by: 'told', words: both(msg('“I am a bit light in the head.”')) },
+  'sharp-pain': { by: 'said', words: both(msg('“Something stings under the cuff.”')) },
+  dizzy: { by: 'said', words: both(msg('“I am a bit light in the head.”')) },
 } satisfies Partial<Record<SignId, Shows>>;
 export type PlayedSign = keyof typeof PLAYED_SIGNS;
 

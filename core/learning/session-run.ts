@@ -29,7 +29,7 @@ const ON_FROM_MMHG = 20;
 const BREAKS_UNDER = 0.06;
 /** A repetition takes so much longer, as a share, when nothing is left. */
 const SLOWER_SHARE = 0.8;
-/** Who is not asked tells after this long. */
+/** A trainee who is not asked says it after this long. */
 const TELLS_AFTER_MS = 12_000;
 /** Within this of the pressure to hold nothing is wrong. */
 const HELD_WITHIN_MMHG = 10;
@@ -168,7 +168,7 @@ function lift(session: SessionCase, run: SessionRun, set: NonNullable<SessionRun
   };
 }
 
-/** What whoever runs it can see and has been told, in words. */
+/** What the operator can see and has heard, in words. */
 export function whatIsKnown(session: SessionCase, run: SessionRun): Message[] {
   const room = roomLeft(run.fatigue);
   const effort = !run.set

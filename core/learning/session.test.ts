@@ -36,7 +36,7 @@ const GOOD: Habits = {
   endsBroken: true,
 };
 
-/** Somebody who runs a session by their habits, looking once a step. */
+/** An operator who runs a session by habit, looking once a step. */
 function runBy(session: SessionCase, habits: Habits): { actions: TimedAction[]; run: SessionRun } {
   const actions: TimedAction[] = [];
   let run = newSessionRun;
@@ -133,7 +133,7 @@ describe('a simulated session', () => {
     expect(lostBy(on, 500_000).some((words) => /over its limit/.test(inEnglish(words)))).toBe(true);
   });
 
-  it('tells what is felt when asked, or after a while, and shows what is seen at once', () => {
+  it('says what is felt when asked, or after a while, and shows what is seen at once', () => {
     const felt = CASES.find(({ signs }) => signs[1]?.id === 'numb-or-tingling');
     if (!felt) throw new Error('No such case.');
     const fromMs = felt.signs[1]?.fromMs ?? 0;

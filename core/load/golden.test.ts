@@ -242,7 +242,7 @@ describe('what kit makes (LOAD-4)', () => {
     expect(kgOf({ kind: 'bands', id: 'b', label: 'B', names: ['red'] })).toEqual([]);
   });
 
-  it('is refused beside the field where it makes more than anybody uses', () => {
+  it('is refused beside the field where it makes more than anyone uses', () => {
     const wrong = (kit: object) => weightKitSchema.safeParse(kit).error?.issues.map(({ path }) => path);
     const stack = { kind: 'stack', id: 's', label: 'S', lightestKg: 5, stepKg: 5, heaviestKg: 100 };
     expect(wrong(stack)).toBeUndefined();

@@ -108,7 +108,7 @@ describe('kit with mixed marks, and none at all (LOAD-4)', () => {
 });
 
 describe('targetLoad (LOAD-3, LOAD-4)', () => {
-  it('rounds down to the kit and tells the true share', () => {
+  it('rounds down to the kit and gives the true share', () => {
     const target = targetLoad(28, 25, dumbbells);
     expect(target.load.value).toBe(6);
     expect(target.truePercent).toBe(21.4);

@@ -59,7 +59,7 @@ const kinds = z.discriminatedUnion('kind', [
 ]);
 export type WeightKit = z.infer<typeof kinds>;
 
-/** Weights a practice owns, in kg; steps so fine that nobody could choose are refused (rule LOAD-4). */
+/** Weights a practice owns, in kg; steps too fine to choose from are refused (rule LOAD-4). */
 export const weightKitSchema = kinds.superRefine((kit, context) => {
   const refuse = (path: string, message: Message) => context.addIssue(issue(message, path));
   if (kit.kind === 'stack' && kit.heaviestKg < kit.lightestKg) {
@@ -137,7 +137,7 @@ function barLoads(kit: Extract<WeightKit, { kind: 'bar-and-plates' }>): Makeable
 
 type Plate = Extract<WeightKit, { kind: 'bar-and-plates' }>['pairs'][number];
 
-/** Each plate reads as it is marked, so that whoever loads the bar finds it. */
+/** Each plate reads as it is marked, so that it is found when the bar is loaded. */
 function barRecipe(barKg: number, plates: readonly Plate[]): Message {
   if (plates.length === 0) return msg('bar {bar} alone', { bar: mass(barKg) });
   const heaviestFirst = [...plates]

@@ -185,7 +185,7 @@ it('is all there after a reload at any moment, whatever was pressed', () => {
         expect(handAt(kept, seconds, using)).toEqual(handAt(state, seconds, using));
         const { phase } = handAt(state, seconds, using);
         const decision = decideMeasuring(kept, intent, using, at(pressure), T + seconds * 1000);
-        // The next trial does not begin within the 60 s, unless somebody says that they are over.
+        // The next trial does not begin within the 60 s, unless the operator says that they are over.
         if (phase === 'recovering' && intent.do === 'next') expect(decision.state).toEqual(kept);
         expect(handAt(decision.state, seconds, using).trials.length).toBeLessThanOrEqual(3);
         state = decision.state;
@@ -194,7 +194,7 @@ it('is all there after a reload at any moment, whatever was pressed', () => {
   );
 });
 
-describe('what is still under way when somebody comes back', () => {
+describe('what is still under way when a person comes back', () => {
   it('is a trial begun, a round, or free flow that lasts; not a place that was only looked at', () => {
     const looked = goTo(measuringAt(LYING), SITTING);
     expect(isUnderWay(looked, T)).toBe(false);

@@ -4,9 +4,9 @@ import { type Kit, measuringInHand, type Reading, rowsOf } from './in-hand';
 import { type Measuring, samePlace, startRound, trialsKey } from './measuring';
 import { emptyRow, rowOf, type TrialRow } from './trial-rows';
 
-/** What somebody, or the pump, wants while measuring. Pressures in mmHg. */
+/** What the operator, or the pump, does while measuring. Pressures in mmHg. */
 export type MeasuringIntent =
-  /** The next expected thing: pulse gone, pulse back, let down, or let the pump measure. */
+  /** The next expected thing: pulse gone, pulse back, deflate, or start the pump. */
   | { do: 'next' }
   | { do: 'type'; place: number; row: TrialRow }
   /** An automatic pump has found a pressure. */
@@ -77,7 +77,7 @@ function found(state: Measuring, kit: Kit, pressureMmHg: number, nowMs: number):
   return trialTaken(withRow(state, kit, current, rowOf(automaticTrial(pressureMmHg))), kit, nowMs);
 }
 
-/** After a trial the cuff comes down; by hand nobody can see it but the person who does it, so it counts from now. */
+/** After a trial the cuff comes down; by hand only the person who does it can see it, so it counts from now. */
 function trialTaken(state: Measuring, { reads }: Kit, nowMs: number): MeasuringDecision {
   const { limb } = state.at;
   return reads === 'app'

@@ -8,7 +8,7 @@ export type Kit = {
   cuffId: string;
   method: PulseMethod;
   steps: Steps;
-  /** Whether the app reads and lets down the cuff itself, or a person with a gauge does. */
+  /** Whether the app reads and deflates the cuff itself, or a person with a gauge does. */
   reads: 'app' | 'person';
 };
 

@@ -49,7 +49,7 @@ export const startRound = (state: Measuring, queue: Place[]): Measuring => ({
 
 /**
  * Whether something of it still goes on: a trial begun, a round, or a limb whose free flow lasts (rule LOP-3). What was left
- * without any of these begins anew where the record says, at the next visit.
+ * without any of these begins again where the record says, at the next visit.
  */
 export const isUnderWay = ({ trials, queue, toDeflate, downAtMs }: Measuring, nowMs: number): boolean =>
   Object.keys(trials).length > 0 ||

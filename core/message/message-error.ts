@@ -1,6 +1,6 @@
 import type { Message } from './message';
 
-/** A refusal that is shown to whoever asked: what is wrong and what to do. Its class and its code distinguish it from others. */
+/** A refusal that is shown to the user: what is wrong and what to do. Its class and its code distinguish it from others. */
 export abstract class MessageError extends Error {
   abstract readonly code: string;
 

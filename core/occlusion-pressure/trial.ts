@@ -70,7 +70,7 @@ function againWords({ goneMmHg, upMmHg, backMmHg, downMmHg }: Trial): Message {
       backMmHg,
     });
   return msg(
-    'Back only at {backMmHg}, {gapMmHg} mmHg under what rising leaves: it was let down too fast, or “gone” was heard too late. Read “back” again, in smaller steps.',
+    'Back only at {backMmHg}, {gapMmHg} mmHg under what rising leaves: it was deflated too fast, or “gone” was heard too late. Read “back” again, in smaller steps.',
     { backMmHg, gapMmHg: goneMmHg - upMmHg - backMmHg - downMmHg },
   );
 }

@@ -47,7 +47,7 @@ export const comparisonWishSchema = z.discriminatedUnion('kind', [
 ]);
 export type ComparisonWish = z.infer<typeof comparisonWishSchema>;
 
-/** The same with the seed that its order was drawn by: nobody chooses it, and anybody can draw it again. */
+/** The same with the seed that its order was drawn by: no one chooses it, and anyone can draw it again. */
 export type Comparison = ComparisonWish & { seed: number };
 
 /** A time of it, from its first day to the last, with the cuff or without; `limb` is what is measured. */
@@ -227,13 +227,13 @@ export const COMPARISON_LIMITS: Record<ComparisonWish['kind'], { can: Message; c
   limbs: {
     can: msg('whether the limb under the cuff gained more than the other, beyond what measuring is off by.'),
     cannot: msg(
-      'The other limb gains too, from the training of the first and from everyday life, so a true difference may look smaller. Nothing about anybody else.',
+      'The other limb gains too, from the training of the first and from everyday life, so a true difference may look smaller. Nothing about anyone else.',
     ),
   },
   periods: {
     can: msg('whether times with the cuff brought more than times without, beyond what measuring is off by.'),
     cannot: msg(
-      'What one time leaves behind counts for the next, and who trains for longer gains more slowly. Nothing about anybody else.',
+      'What one time leaves behind counts for the next, and who trains for longer gains more slowly. Nothing about anyone else.',
     ),
   },
 };

@@ -24,7 +24,7 @@ export function typicalError(
     error.kind === 'percent' ? (100 * (b - a)) / ((a + b) / 2) : b - a,
   );
   const own = pairs.length >= fewestPairs ? sampleStandardDeviation(differences) / Math.SQRT2 : 0;
-  // Repeats that never differ say that they were not taken anew.
+  // Repeats that never differ say that they were not taken again.
   return own > 0
     ? { kind: error.kind, value: own, from: 'own-repeats', pairs: pairs.length }
     : { ...error, from: 'default', pairs: pairs.length };

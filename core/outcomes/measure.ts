@@ -8,7 +8,7 @@ const errorSchema = z.object({
   value: z.number(msg('Enter the typical error.')).positive(msg('An error is above nothing.')).max(1000),
 });
 
-/** Something that is measured to see whether anybody got better (rule OUT-1): the standard ones, and what a practice adds. */
+/** Something that is measured to see whether a person got better (rule OUT-1): the standard ones, and what a practice adds. */
 export const measureSchema = z
   .object({
     /** Label, unit, cue and setting are typed by the practice, or messages of a standard measure. */

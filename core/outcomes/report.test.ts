@@ -89,7 +89,7 @@ describe('a report', () => {
     ]);
   });
 
-  it('says one week of one, shares from low to high, and what nobody was asked', () => {
+  it('says one week of one, shares from low to high, and what was not asked', () => {
     const spread = (percentLop: number | null, limb = 'left-thigh') => ({
       limb,
       occludedMs: 1,

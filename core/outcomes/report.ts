@@ -41,7 +41,7 @@ export const reportSchema = z.object({
   by: z.string().max(120),
   fromMs: z.number().int(),
   toMs: z.number().int(),
-  /** To whom, and what is said in their own words; may be empty. */
+  /** The recipient, and a note in the writer's own words; may be empty. */
   letter: z.string().trim().max(2000, msg('At most 2,000 letters.')),
   sections: z
     .array(z.object({ id: sectionIdSchema, lines: z.array(lineSchema).max(60) }))

@@ -7,7 +7,7 @@ import { errorInUnit, type TypicalError } from './error';
 import type { Measure } from './measure';
 import { type Verdict, verdict } from './verdict';
 
-/** The first and the last value of one measure of somebody, with the sessions between. */
+/** The first and the last value of one measure of a person, with the sessions between. */
 export type FirstAndLast = {
   clientId: string;
   name: string;

@@ -62,7 +62,7 @@ export type LineInflation = {
   signs: SignId[];
 };
 
-/** A finished session in one line of the client's log (rule RUN-5): all that is ever added up, told or counted of it. */
+/** A finished session in one line of the client's log (rule RUN-5): all that is ever added up, shown or counted of it. */
 export type SessionLine = Pick<Dose, 'occludedMs' | 'volumeKgReps' | 'reps' | 'limbs'> & {
   schoolId: SchoolId;
   isEnteredLater: boolean;
@@ -73,7 +73,7 @@ export type SessionLine = Pick<Dose, 'occludedMs' | 'volumeKgReps' | 'reps' | 'l
   effort: number | null;
   worstPain: number | null;
   signs: SignId[];
-  /** How it was the day after; null while nobody asked. */
+  /** How it was the day after; null while not asked. */
   followUp: FollowUp | null;
   inflations: LineInflation[];
 };

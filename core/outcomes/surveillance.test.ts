@@ -60,7 +60,7 @@ describe('surveillance (OUT-7)', () => {
     expect(SEEN_IDS).not.toContain('burn');
   });
 
-  it('tells apart what was answered the day after', () => {
+  it('distinguishes what was answered the day after', () => {
     const calm = { soreness: 1, bruising: 'none', pinpointBleeding: false, numbness: false } as const;
     const seen = (followUp: NonNullable<SessionLine['followUp']>) =>
       Object.keys(talliesOf(lineOf([inflation()], followUp))[0]?.seen ?? {});

@@ -53,7 +53,7 @@ export const SEEN_LABELS: Record<SeenId, Message> = {
 };
 export const SEEN_IDS = Object.keys(SEEN_LABELS) as SeenId[];
 
-/** By what the inflations are told apart (rule OUT-7); never by who worked. */
+/** By what inflations are grouped (rule OUT-7); never by who worked. */
 export type Cell = {
   limb: LimbKind;
   percentBand: PercentBand;
@@ -98,7 +98,7 @@ export const percentBand = (percentLop: number | null): PercentBand =>
 export const minutesBand = (occludedMs: number): MinutesBand =>
   bandOf(MINUTES_BANDS, occludedMs / MS_PER_MINUTE);
 
-/** What a row of the table is called, by what it is told apart by; a cuff by the name the practice gave it. */
+/** What a row of the table is called, by its group; a cuff by the name the practice gave it. */
 export function cellText(by: Dimension, name: string): Text {
   switch (by) {
     case 'percentBand':
@@ -144,7 +144,7 @@ const cellOf = ({ limb, percentLop, occludedMs, cuff }: LineInflation, schoolId:
   cuff,
 });
 
-/** What a table is told apart by; one row for everything without it. */
+/** What a table is grouped by; one row for everything without it. */
 export type Dimension = keyof Cell;
 
 /** A row of the table: `name` is one of its dimension; `null` for all together. */

@@ -106,7 +106,7 @@ describe('work without a LOP (PRS-7)', () => {
     expect(dose.limbs[0]?.totalOcclusionMs).toBeGreaterThan(0);
   });
 
-  it('is kept, read back, and told from what it was', () => {
+  it('is kept, read back, and compared with what it was', () => {
     const { plan } = compose();
     expect(isPlan(JSON.parse(JSON.stringify(plan)))).toBe(true);
     expect(choicesOf(plan).exercises[0]?.limbs).toEqual(walk().limbs);
@@ -213,7 +213,7 @@ describe('work without a LOP (PRS-7)', () => {
     };
     expect(drafted(firstAt(100, 0), 3)).toEqual([100, 100]);
     expect(drafted(firstAt(100, 0, 3, 8), 9)).toEqual([110, 110]);
-    // Set higher by a clinician’s reason it is no start: it begins where anybody’s does.
+    // Set higher by a clinician’s reason it is no start: it begins where it does for anyone.
     expect(drafted(firstAt(150, 0), 3)).toEqual([130, 130]);
     // After six weeks off it begins there again.
     expect(drafted(firstAt(100, 0, 3, 8), 51)).toEqual([100, 100]);
@@ -254,7 +254,7 @@ describe('work without a LOP (PRS-7)', () => {
     expect(englishOf(guard)).toMatchObject({ rule: 'PRS-7', fix: { set: 'pressureMmHg', to: 120 } });
   });
 
-  it('goes on from what somebody chose, a step at a time', () => {
+  it('goes on from what a person chose, a step at a time', () => {
     const { plan } = compose(basisWith(), walk({ limbs: [at('left-thigh', 110), at('right-thigh', 130)] }));
     const later = basisWith({ done: soDone(0, 7, 14), nowMs: 15 * MS_PER_DAY });
     expect(nextSession(plan, [], later).session?.exercises[0]?.limbs).toMatchObject([
@@ -263,7 +263,7 @@ describe('work without a LOP (PRS-7)', () => {
     ]);
   });
 
-  it('is drafted for no limb that was ever measured, and for nobody where it is off', () => {
+  it('is drafted for no limb that was ever measured, and for no one where it is off', () => {
     const limbs = draftSession(
       WISH,
       basisWith({

@@ -13,7 +13,7 @@ import { fitTemplate } from './template';
 
 type Kit = { cuffs: readonly Cuff[]; weightKits: readonly WeightKit[]; straps: readonly Strap[] };
 
-/** A session worked out anew with the kit of a place. */
+/** A session worked out again with the kit of a place. */
 export type AtPlace = {
   /** `null` where nothing of it can be done there. */
   session: SessionChoice | null;

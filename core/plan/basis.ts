@@ -69,7 +69,7 @@ export type Resolved = {
   choice: ExerciseChoice;
   exercise: Exercise;
   limbs: { choice: MeasuredChoice; occlusion: OcclusionFact; cuff: Cuff }[];
-  /** Limbs under a cuff nobody measured a LOP with. */
+  /** Limbs under a cuff without a measured LOP. */
   unmeasured: { choice: ArbitraryChoice; cuff: Cuff }[];
   /** Limbs under a strap instead. */
   straps: TightnessFact[];

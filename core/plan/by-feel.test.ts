@@ -43,7 +43,7 @@ const compose = (over = basis, exercise = strapped) =>
 const { plan } = compose();
 
 describe('a session under a strap, by feel (TIGHT)', () => {
-  it('carries the mark and no pressure, and says that nobody knows it', () => {
+  it('carries the mark and no pressure, and says that it is not known', () => {
     const { findings } = compose();
     expect(englishOf(plan.exercises[0]?.limbs[0])).toEqual({
       kind: 'by-feel',
@@ -132,7 +132,7 @@ describe('a session under a strap, by feel (TIGHT)', () => {
     });
   });
 
-  it('may be run once somebody has prescribed it', () => {
+  it('may be run once a person has prescribed it', () => {
     const facts = (prescribed: boolean): ClientFacts => ({
       ...strangerFacts,
       fits: [

@@ -8,7 +8,7 @@ const of = (label: string, ...limbs: ('left-thigh' | 'right-thigh')[]) => ({
   limbs: limbs.map((limb) => ({ limb })),
 });
 
-it('tells two of the same exercise by their side, and leaves a name that is alone as it is', () => {
+it('names two of the same exercise by their side, and leaves a name that is alone as it is', () => {
   const press = of('Leg press', 'left-thigh', 'right-thigh');
   const left = of('Knee extension', 'left-thigh');
   expect(englishOf(calledIn([press, left, of('Knee extension', 'right-thigh')]))).toEqual([

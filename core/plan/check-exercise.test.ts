@@ -168,7 +168,7 @@ describe('passive cycles (PRS-3)', () => {
     const reps = { ...timed, work: { kind: 'reps', reps: 15 } } as const;
     expect(passive({ sets: [timed, timed] })).toEqual([]);
     expect(passive({ sets: [timed, reps] })).toEqual([
-      'PRS-3 hard sets: Passive cycles have no repetitions: each lasts a time. Choose the passive protocol anew, and its sets come with it.',
+      'PRS-3 hard sets: Passive cycles have no repetitions: each lasts a time. Choose the passive protocol again, and its sets come with it.',
     ]);
   });
 
@@ -284,7 +284,7 @@ describe('limbs of an exercise (PRO-2)', () => {
 });
 
 describe('what a protocol is usually done with (LOAD-5, PRO)', () => {
-  it('tells of another tempo, with the usual one', () => {
+  it('notes another tempo, with the usual one', () => {
     expect(found(['LOAD-5'], { tempoId: '2-0-2' })).toEqual([]);
     expect(found(['LOAD-5'], { tempoId: '3-0-3' })).toEqual([
       'LOAD-5 note tempoId: Standard 75 is usually paced 1-0-1, 1.5-0-1.5 or 2-0-2. Choose 1-0-1, 1.5-0-1.5 or 2-0-2. {"set":"tempoId","to":"1-0-1"}',
@@ -293,7 +293,7 @@ describe('what a protocol is usually done with (LOAD-5, PRO)', () => {
     expect(found(['LOAD-5'], { protocolId: 'aerobic', tempoId: '3-0-3' })).toEqual([]);
   });
 
-  it('tells of rests beyond the usual, the one after the last set aside', () => {
+  it('notes rests beyond the usual, the one after the last set aside', () => {
     const rests = (...restsMs: number[]) =>
       found(
         ['PRO'],

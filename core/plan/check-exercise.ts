@@ -284,7 +284,7 @@ function checkPassive({ choice, exercise }: Resolved, passive: boolean): Finding
     add({
       subject: 'sets',
       message: msg('Passive cycles have no repetitions: each lasts a time.'),
-      remedy: msg('Choose the passive protocol anew, and its sets come with it.'),
+      remedy: msg('Choose the passive protocol again, and its sets come with it.'),
     });
   }
   return findings;
@@ -306,13 +306,17 @@ function checkCycles({ choice, exercise }: Resolved): Finding[] {
     );
   }
   if (choice.sets.some(({ work }) => work.kind !== 'timed')) {
-    add('sets', msg('Cuff cycles have no repetitions: each lasts a time.'), msg('Choose the protocol anew.'));
+    add(
+      'sets',
+      msg('Cuff cycles have no repetitions: each lasts a time.'),
+      msg('Choose the protocol again.'),
+    );
   }
   if (choice.sets.slice(0, -1).some(({ release, restMs }) => !release || restMs === 0)) {
     add(
       'release',
       msg('Between two cycles the cuff is down.'),
-      msg('Let it down after each cycle, or choose the protocol anew.'),
+      msg('Deflate it after each cycle, or choose the protocol again.'),
     );
   }
   return findings;

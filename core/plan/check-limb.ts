@@ -50,7 +50,7 @@ export function checkLimb(
   ];
 }
 
-/** What the rules find about one limb under a cuff nobody measured a LOP with (rules PRS-7, FIT-1, FIT-2). */
+/** What the rules find about one limb under a cuff without a measured LOP (rules PRS-7, FIT-1, FIT-2). */
 export function checkUnmeasured(
   one: Resolved,
   { choice, cuff }: Resolved['unmeasured'][number],
@@ -90,7 +90,7 @@ export function checkUnmeasured(
 }
 
 /**
- * What is known of a limb under a cuff that nobody measured a LOP with, in mmHg: the least LOP to reckon with, that to expect or
+ * What is known of a limb under a cuff without a measured LOP, in mmHg: the least LOP to reckon with, that to expect or
  * any on record for the limb and the width, due or not; and what the millimetre ramp allows now, by the sessions its kind worked
  * in without a LOP (rules LOP-7, PRS-4, PRS-7). `null` where its girth under that cuff is not known.
  */

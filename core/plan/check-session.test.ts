@@ -146,7 +146,7 @@ describe('exercises together (PRO)', () => {
     ]);
   });
 
-  it('tells of more than three for a muscle of one limb, functional ones aside', () => {
+  it('notes more than three for a muscle of one limb, functional ones aside', () => {
     const { muscle } = EXERCISES[isolated] as Exercise;
     const over = `exerciseId 3: More than 3 exercises for the ${muscle} of one leg. One to three and one functional are enough. {"set":"exercise","to":"remove"}`;
     const times = (count: number, limbs?: Limb[]) =>

@@ -21,7 +21,7 @@ const percentOneRepMax = z
   .max(200, msg('At most 200 %.'));
 
 /**
- * One set: what is done in it; the rest after it, and whether the cuff is let down in that.
+ * One set: what is done in it; the rest after it, and whether the cuff is deflated in that.
  * After the last set of an exercise the rest is the way to the next exercise.
  */
 export const setChoiceSchema = z.object({
@@ -38,7 +38,7 @@ export const setChoiceSchema = z.object({
 export type SetChoice = z.infer<typeof setChoiceSchema>;
 
 /**
- * A limb under a cuff: the measured pressure it goes by and the share of it; a pressure nobody measured a LOP for (rule PRS-7);
+ * A limb under a cuff: the measured pressure it goes by and the share of it; a pressure without a measured LOP (rule PRS-7);
  * or under a strap by feel (rule TIGHT).
  */
 export const limbChoiceSchema = z.discriminatedUnion('kind', [
@@ -102,7 +102,7 @@ export const exerciseChoiceSchema = z.object({
   primed: z.boolean(),
   /** How, where it is not as usual. */
   priming: primingSchema.optional(),
-  /** How hard aerobic work is; not there for other work, and where nobody said (chapter 6). */
+  /** How hard aerobic work is; not there for other work, and where not said (chapter 6). */
   intensity: intensitySchema.optional(),
   /** Alternates, set by set, with the exercise before it; not there where it waits until that is through. */
   alternates: z.literal(true).optional(),
@@ -144,11 +144,11 @@ export const atShare = (ofTarget: number | undefined): Pick<SetChoice, 'ofTarget
 export const measuredChoices = ({ limbs }: Pick<ExerciseChoice, 'limbs'>): MeasuredChoice[] =>
   limbs.filter((limb) => limb.kind === 'measured');
 
-/** One pressure on every limb nobody measured a LOP for. */
+/** One pressure on every limb without a measured LOP. */
 export const withArbitraryMmHg = (limbs: readonly LimbChoice[], pressureMmHg: number): LimbChoice[] =>
   limbs.map((limb) => (limb.kind === 'arbitrary' ? { ...limb, pressureMmHg } : limb));
 
-/** At most so much on every limb nobody measured a LOP for: one that has less keeps it. */
+/** At most so much on every limb without a measured LOP: one that has less keeps it. */
 export const atMostArbitraryMmHg = (limbs: readonly LimbChoice[], mostMmHg: number): LimbChoice[] =>
   limbs.map((limb) =>
     limb.kind === 'arbitrary' ? { ...limb, pressureMmHg: Math.min(limb.pressureMmHg, mostMmHg) } : limb,

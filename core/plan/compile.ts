@@ -23,7 +23,7 @@ const SETTLE_MS = RULES['PRS-5'].figures.plannedMs;
 const settleMs = ({ mode }: PlannedExercise): number => (mode === 'preparation' ? 0 : SETTLE_MS);
 
 /**
- * The timeline a plan will follow when nobody runs late.
+ * The timeline a plan will follow when all is on time.
  * A cuff goes up before an exercise, settles, and comes down where a set says so, at the end, and wherever the next
  * set is done by other limbs.
  * @param order the sets it goes through; all of them, or those that are left
@@ -38,14 +38,14 @@ export function compile(plan: Plan, order: readonly SetPlace[] = setOrder(plan))
     const set = exercise?.sets[setIndex];
     if (!exercise || !set) throw new RangeError(`The plan has no set ${exerciseIndex}.${setIndex}.`);
     const limbs = exercise.limbs.map((target) => cuffOf(cuffs, target));
-    const anew = limbs.some((cuff) => !cuff.isUp());
-    if (setIndex === 0 && anew) {
+    const goesUp = limbs.some((cuff) => !cuff.isUp());
+    if (setIndex === 0 && goesUp) {
       prime(exercise, limbs, clockMs);
       clockMs += primingMs(primingCycles(exercise), primingIn(exercise));
       inflateAll(exercise, set, limbs, clockMs);
       clockMs += settleMs(exercise);
     } else {
-      const leadMs = anew ? exercise.reinflateLeadMs : 0;
+      const leadMs = goesUp ? exercise.reinflateLeadMs : 0;
       inflateAll(exercise, set, limbs, Math.max(sets.at(-1)?.toMs ?? 0, clockMs - leadMs));
     }
     const fromMs = clockMs;
@@ -100,7 +100,7 @@ function prime(exercise: PlannedExercise, cuffs: readonly Cuff[], startMs: numbe
 const plannedStep = (target: LimbTarget, set: PlannedSet): number | null =>
   isCuffed(target) ? plannedMmHg(target, set) : null;
 
-/** Null where nobody knows it: under a strap, or an arbitrary pressure. */
+/** Null where it is not known: under a strap, or an arbitrary pressure. */
 const occlusionOf = (target: LimbTarget): number | null =>
   target.kind === 'measured' ? target.occlusion.value : null;
 

@@ -191,7 +191,7 @@ describe('what a draft says beside it', () => {
     expect(draft().notes.map(inEnglish).join()).not.toContain('Newcomer');
   });
 
-  it('tells of the build-up after an operation, of passive work on that limb alone', () => {
+  it('notes the build-up after an operation, of passive work on that limb alone', () => {
     const words =
       'After an operation: 40 mmHg under the training pressure, 10 more each day until it is reached (PRS-4).';
     const operated = (limb: 'left-thigh' | 'right-thigh') => ({

@@ -34,7 +34,7 @@ function wornChoice(limb: Limb, position: Position, percentLop: number, basis: B
 }
 
 /**
- * A limb nobody ever measured, under the cuff it wears, where the practice works so: at what its ramp allows (rules PRS-4,
+ * A limb that was never measured, under the cuff it wears, where the practice works so: at what its ramp allows (rules PRS-4,
  * PRS-7). `null` where it is to be measured.
  */
 export function arbitraryChoice(limb: Limb, mode: WorkMode, basis: Basis): ArbitraryChoice | null {

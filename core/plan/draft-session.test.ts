@@ -206,7 +206,7 @@ describe('the next session after a plan', () => {
     ]);
   });
 
-  it('stays under what a review lowered a limb to, whatever is drafted anew', () => {
+  it('stays under what a review lowered a limb to, whatever is drafted again', () => {
     const { plan } = testPlan({ percentLop: 50 });
     const lowered = loweredTo(plan, [{ pressurePoints: -20 }]);
     for (const goal of goalIdSchema.options) {

@@ -42,7 +42,7 @@ export type DraftWish = {
   together: boolean;
   /** The rung of the ladder, for rehabilitation (rule PRO-5). */
   rung: Rung;
-  /** Nobody has run a session with this person yet: begins with priming (rule PRS-6). */
+  /** No session was run with this person yet: begins with priming (rule PRS-6). */
   newcomer: boolean;
   /** Isolated exercises only, as in the first month (rule PRO-6). */
   isolatedOnly: boolean;
@@ -111,7 +111,7 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
 const MOST_REMEDIES = 24;
 
 /**
- * A draft proposes nothing that its own checks would refuse, for whoever prescribes: what can be fixed is, one remedy at
+ * A draft proposes nothing that its own checks would refuse, whatever the prescriber's role: what can be fixed is, one remedy at
  * a time. @returns the session, or the words of what cannot be fixed
  */
 export function fixAll(session: SessionChoice, basis: Basis): SessionChoice | Message {

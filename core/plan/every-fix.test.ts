@@ -219,7 +219,7 @@ describe('every remedy that is offered (idea 8)', () => {
     );
   });
 
-  it('is one of every finding that nobody may pass and that has a remedy', () => {
+  it('is one of every hard finding that has a remedy', () => {
     fc.assert(
       fc.property(people, sessions, (basis, session) => {
         const { findings } = composeSession(session, basis);

@@ -32,7 +32,7 @@ export type Goal = {
   /** What to know about it, and by which rule. */
   word: Message;
   rule: RuleId;
-  /** What usually belongs to the sitting besides. */
+  /** Usual adjuncts. */
   sitting?: readonly PlannedAdjunct[];
 };
 

@@ -54,7 +54,7 @@ describe('how hard aerobic work is', () => {
     expect(session?.exercises.map(({ intensity }) => intensity)).toEqual([{ by: 'talking' }]);
   });
 
-  it('takes the place of a load, is kept with the plan, and told when it changes', () => {
+  it('takes the place of a load, is kept with the plan, and shown when it changes', () => {
     const [slow, fast] = [cycling({ by: 'watts', watts: 70 }), cycling({ by: 'watts', watts: 85 })];
     expect(englishOf(slow.plan.exercises[0]?.load)).toEqual({
       kind: 'unweighed',

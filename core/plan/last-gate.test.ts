@@ -69,7 +69,7 @@ const MORE: Record<string, (exercise: PlannedExercise) => PlannedExercise> = {
   }),
   'another exercise': (exercise) => ({
     ...exercise,
-    exerciseId: 'of nobody' as PlannedExercise['exerciseId'],
+    exerciseId: 'unknown' as PlannedExercise['exerciseId'],
   }),
   'another position': (exercise) => ({
     ...exercise,

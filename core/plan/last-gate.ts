@@ -87,7 +87,7 @@ function pastLoad(signed: PlannedExercise, exercise: PlannedExercise, exerciseIn
       return past(msg('{kg}, and {recipe} was signed.', { kg: mass(kg), recipe: signed.load.recipe }));
     return kg > most ? past(msg('{kg}, and {most} was signed.', { kg: mass(kg), most: mass(most) })) : [];
   }
-  // Without kilograms it cannot be told which of two is lighter, but for none at all beside a weight.
+  // Without kilograms which of two is lighter is not known, but for none at all beside a weight.
   return most === null && !exercise.intensity && !isEqual(resistanceOf(exercise), resistanceOf(signed))
     ? past(
         msg('{recipe}, and {signed} was signed.', {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Message, msg } from '../message/message';
 
-/** Why somebody trains lighter today, though nothing holds the session (rule SCR-3). */
+/** Why a person trains lighter today, though nothing holds the session (rule SCR-3). */
 export const WHY_LIGHTER = {
   'slept-badly': msg('Slept badly'),
   'not-eaten': msg('Not eaten or drunk'),

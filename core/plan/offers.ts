@@ -15,7 +15,7 @@ export const offers = (session: SessionChoice, findings: readonly Finding[], bas
   findings.filter((finding) => {
     if (!finding.fix) return false;
     const fixed = applyFix(session, finding, basis);
-    // Nothing is left to judge where the only exercise was taken out.
+    // Nothing is left to judge where the only exercise was removed.
     if (fixed.exercises.length === 0) return true;
     const after = composeSession(fixed, basis).findings;
     return alike(after, finding) < alike(findings, finding) && !bringsHigher(findings, after, finding.level);

@@ -6,7 +6,7 @@ import { exerciseWords, isMeasured, type Plan, type PlannedExercise, plannedKg, 
 
 /**
  * From what to what a version changes the one before, in words (rules PRS-8, REV-10); none where the figures are the same.
- * Exercises are told by their place.
+ * Exercises are matched by their place.
  * @example planChanges(before, after) //=> "Knee extension: pressure 60 → 65 % of LOP, 104 → 112 mmHg."
  */
 export function planChanges(before: Plan, after: Plan): Message[] {

@@ -38,7 +38,7 @@ export type MeasuredTarget = {
   primingMmHg: number[];
 };
 
-/** A limb under a cuff at a pressure nobody measured a LOP for: an arbitrary pressure (rule PRS-7). In mmHg. */
+/** A limb under a cuff at a pressure without a measured LOP: an arbitrary pressure (rule PRS-7). In mmHg. */
 export type ArbitraryTarget = {
   kind: 'arbitrary';
   limb: Limb;
@@ -52,7 +52,7 @@ export type ArbitraryTarget = {
 /** A limb under a cuff, whose pressure is known. */
 export type CuffedTarget = MeasuredTarget | ArbitraryTarget;
 
-/** A limb under a strap by its mark and how it felt, 0–10; nobody knows its pressure (rule TIGHT). */
+/** A limb under a strap by its mark and how it felt, 0–10; its pressure is not known (rule TIGHT). */
 export type FeltTarget = {
   kind: 'by-feel';
   limb: Limb;

@@ -7,7 +7,7 @@ const FREE_MS = RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart;
 /**
  * A session in which an exercise alternates, set by set, with the one before it, or no longer does. On one limb the cuff
  * stays as it was between sets, so that what led out of an exercise becomes a rest like its others; where other limbs come
- * next, every cuff is let down after its set.
+ * next, every cuff is deflated after its set.
  * @param place of the exercise; the first one of a session has nothing to alternate with
  */
 export function alternate(session: SessionChoice, place: number, on: boolean): SessionChoice {
@@ -17,7 +17,7 @@ export function alternate(session: SessionChoice, place: number, on: boolean): S
   );
   const changed = { ...session, exercises };
   if (!on) {
-    // The exercise before it leads out again, the cuff down for the minute that starts its clock anew (rule PRO-1).
+    // The exercise before it leads out again, the cuff down for the minute that restarts its clock (rule PRO-1).
     return changeAt(changed, [place - 1], (choice) => endWith(choice, { release: true, restMs: FREE_MS }));
   }
   const superset = supersetsOf(exercises).find((one) => one.includes(place)) ?? [];
@@ -42,7 +42,7 @@ export const keepSupersets = (before: readonly ExerciseChoice[], session: Sessio
   ),
 });
 
-/** Every cuff of exercises that alternate let down after each of its sets. @param superset their places */
+/** Every cuff of exercises that alternate deflated after each of its sets. @param superset their places */
 export const downInSuperset = (session: SessionChoice, superset: readonly number[]): SessionChoice =>
   changeAt(session, superset, (choice) => ({
     ...choice,

@@ -6,7 +6,7 @@ import { whyForClinicians } from './template-limits';
 const template = (...exercises: ReturnType<typeof testExercise>[]) =>
   ({ goal: 'size', schoolId: 'clinic', exercises }) as const;
 
-it('leaves a template within its school to everybody who signs', () => {
+it('leaves a template within its school to everyone who signs', () => {
   expect(whyForClinicians(template(testExercise({ percentLop: 80 })))).toBeNull();
 });
 

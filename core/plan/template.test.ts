@@ -22,7 +22,7 @@ describe('a kept session, fitted to a person (LOP-4, LOAD-2)', () => {
     ]);
   });
 
-  it('leaves out what is not in the library, and has nobody wait for it', () => {
+  it('leaves out what is not in the library, and waits for nothing', () => {
     const gone = testExercise({ exerciseId: 'gone' });
     const { session, notes } = fitTemplate(
       sessionOf(gone, testExercise({}, { alternates: true })),

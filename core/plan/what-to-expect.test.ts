@@ -4,7 +4,7 @@ import { inEnglish } from '#language/render';
 import { testPlan } from './plan.fixture';
 import { cuffUpMinutes, whatToExpect } from './what-to-expect';
 
-describe('what a person is told of their plan', () => {
+describe('what a person reads about their plan', () => {
   it('has the pressure and what it is a share of, and one line a set', () => {
     const { plan } = testPlan();
     const [first] = whatToExpect(plan);

@@ -7,7 +7,7 @@ import { doseOf } from './dose';
 import type { Plan, PlannedExercise } from './plan';
 import { primingCycles } from './plan';
 
-/** What a person is told of their own plan, in its figures: a heading for each exercise, and lines under it. */
+/** What a person reads about their own plan, in its figures: a heading for each exercise, and lines under it. */
 export type Expectation = { heading: Text; lines: Message[] };
 
 /**

@@ -16,12 +16,12 @@ export const ARBITRARY_DIVISION_MMHG = gaugeMmHg;
 /** Between what a practice may set the most that is put on a limb without a LOP, in mmHg. */
 export const CEILING_MMHG = { least: fromMmHg, most: ceilingMost };
 
-/** Work that may be done under a pressure nobody measured a LOP for (rule PRS-7). */
+/** Work that may be done under a pressure without a measured LOP (rule PRS-7). */
 export const mayBeArbitrary = (limb: Limb, mode: WorkMode): boolean =>
   limbKind(limb) === 'leg' && (mode === 'aerobic' || mode === 'preparation');
 
 /**
- * What may be put on a limb without a LOP, in mmHg: the most usually, and the most anybody may (rule PRS-7).
+ * What may be put on a limb without a LOP, in mmHg: the usual most, and the absolute most (rule PRS-7).
  * @param leastLopMmHg the least of the LOP to expect and of those on record for that limb and width
  * @example arbitraryMostMmHg(111) //=> { usual: 66, hard: 88 }
  */
@@ -36,7 +36,7 @@ export type ArbitrarySession = Pick<RampSession, 'atMs' | 'tolerated'> & { press
 /**
  * The pressure the millimetre ramp allows now (rules PRS-4, PRS-7): before the first session 130 mmHg, or what is usually the most
  * where that is lower. Then it starts as it was set for that session, where that was lower still, and rises by 10 for each seven
- * days in which somebody trained so and it was tolerated, up to what is usually the most and to the practice's most.
+ * days in which a person trained so and it was tolerated, up to what is usually the most and to the practice's most.
  * @param done sessions done under an arbitrary pressure, in any order
  * @param ceilingMmHg the practice's most
  * @param leastLopMmHg as in `arbitraryMostMmHg`
@@ -62,10 +62,10 @@ export function arbitraryLevelMmHg(
   );
 }
 
-/** The most that follows on a pressure somebody chose: a step of the ramp, whatever it allows beyond. In mmHg. */
+/** The most that follows on a pressure a person chose: a step of the ramp, whatever it allows beyond. In mmHg. */
 export const stepUpMmHg = (pressureMmHg: number): number => pressureMmHg + withoutLopMmHg.aWeek;
 
-/** A pressure as it is asked for, with what it is: nobody knows its share of LOP. */
+/** A pressure as it is asked for, with what it is: its share of LOP is not known. */
 export const arbitraryPressure = (pressureMmHg: number): Derived => ({
   value: pressureMmHg,
   unit: 'mmHg',
@@ -93,7 +93,7 @@ export type ArbitraryBounds = {
   capPercentLop: number | null;
 };
 
-/** Findings on a pressure nobody measured a LOP for (rules PRS-4, PRS-7). */
+/** Findings on a pressure without a measured LOP (rules PRS-4, PRS-7). */
 export function checkArbitrary(pressureMmHg: number, bounds: ArbitraryBounds): Finding[] {
   const { limb, mode, ceilingMmHg, known, lopMmHg, operated, capPercentLop } = bounds;
   const name = LIMB_LABELS[limb];

@@ -61,7 +61,7 @@ const leg = (percent: number, bounds: ExerciseBounds = {}, school = 'research-co
   said(checkExercisePercent('left-thigh', percent, school, bounds));
 
 describe('a share of LOP (PRS-2 to PRS-4, SCR-2)', () => {
-  it('over 80 is for nobody, under 40 is said unless a cap under 40 set it', () => {
+  it('over 80 is never allowed, under 40 is said unless a cap under 40 set it', () => {
     expect(englishOf(leg(81))).toEqual([
       ['hard', 'PRS-3', '81 % is above 80 % of LOP, which must not be exercised at.', 80],
     ]);

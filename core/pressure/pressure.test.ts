@@ -132,7 +132,7 @@ describe('the ramp (PRS-4)', () => {
   it('begins again 10 points lower after 21 days off, and at the start after 42', () => {
     const four = on(0, 7, 14, 21, 28);
     expect(levels(four, 28 + 20.9, 28 + 21, 28 + 41.9, 28 + 42)).toEqual([60, 50, 50, 40]);
-    // The weeks are counted anew from the first session after it.
+    // The weeks are counted again from the first session after it.
     expect(levels([...four, ...on(50)], 50, 56.9, 57)).toEqual([50, 50, 55]);
     expect(levels(on(0, 22), 22)).toEqual([40]);
   });

@@ -35,7 +35,7 @@ export const primingSchema = z.object({
 });
 export type Priming = z.infer<typeof primingSchema>;
 
-/** The priming nobody has changed (rule PRS-6). */
+/** The unchanged priming (rule PRS-6). */
 export const USUAL_PRIMING: Priming = {
   start: { of: 'target', percent: startShare * 100 },
   stepMmHg,

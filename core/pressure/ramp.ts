@@ -27,7 +27,7 @@ export type RampLevel = {
 
 /**
  * The share of LOP that the newcomer's ramp allows now, for a kind of limb (rule PRS-4): the school's start in the first
- * seven days, then 5 points more for each seven days in which somebody trained and the last session was tolerated, until
+ * seven days, then 5 points more for each seven days in which a person trained and the last session was tolerated, until
  * the usual. After 21 days off it begins again 10 points lower, after 42 at the start.
  * @param done sessions really done, in any order
  * @example start 40, usual 60, sessions on days 0, 3, 8 and 15, looked at on day 16 //=> 50
@@ -50,7 +50,7 @@ export function rampLevel(
 type Ladder = { start: number; most: number; aWeek: number; down: number };
 
 /**
- * How far somebody has climbed (rule PRS-4).
+ * How far a person has climbed (rule PRS-4).
  * @param mine the sessions that count, the oldest first
  */
 export function climb(

@@ -116,7 +116,7 @@ export function targetPressure(
   };
 }
 
-/** The most that sitting up or standing adds to an occlusion pressure, in mmHg, where nobody measured it (rule LOP-5). */
+/** The most that sitting up or standing adds to an occlusion pressure, in mmHg, where it was not measured (rule LOP-5). */
 export const UPRIGHT_ADDS_MMHG: Record<LimbKind, number> = RULES['LOP-5'].figures.uprightAddsMmHg;
 
 /**

@@ -13,7 +13,7 @@ const adjunctSchema = z.enum([
 export type Adjunct = z.infer<typeof adjunctSchema>;
 export const ADJUNCT_IDS = adjunctSchema.options;
 
-/** What is done in one sitting beside the work under the cuff, before, between or after it, within a sentence (rule PRO-4). */
+/** What is done in one sitting without the cuff, next to the work under it, before, between or after it, within a sentence (rule PRO-4). */
 export const ADJUNCT_NAMES: Record<Adjunct, Message> = {
   mobility: msg('mobility'),
   'manual-work': msg('manual work'),
@@ -45,8 +45,8 @@ export const plannedAdjunctSchema = z.object({
 /** Something of the sitting that is planned before or after the work under the cuff. */
 export type PlannedAdjunct = z.infer<typeof plannedAdjunctSchema>;
 
-/** All that is planned beside the cuff; those of one `when` are done in their order. */
-export const sittingSchema = z.array(plannedAdjunctSchema).max(8, msg('At most eight beside the cuff.'));
+/** All planned adjuncts; those of one `when` are done in their order. */
+export const sittingSchema = z.array(plannedAdjunctSchema).max(8, msg('At most eight adjuncts.'));
 
 /** What was done, as it is within a sentence: its kind, and the words for it. */
 export const adjunctName = ({ what, words }: { what: Adjunct; words: string }): Message =>

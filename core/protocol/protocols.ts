@@ -53,7 +53,7 @@ const spells = (count: number, workMs: number): SetWork[] =>
   Array.from({ length: count }, () => ({ kind: 'timed', workMs }));
 
 const stays = { inflation: 'continuous', reinflateLeadMs: 0 } as const;
-// The cuff is up again 5 s before the set, so that 60 s of free flow start the occlusion clock anew (PRO-1).
+// The cuff is up again 5 s before the set, so that 60 s of free flow restart the occlusion clock (PRO-1).
 const RELEASED_REST_MS = 65 * SECOND_MS;
 const released = { inflation: 'release-each-rest', reinflateLeadMs: 5 * SECOND_MS } as const;
 

@@ -74,7 +74,7 @@ describe('what a session is composed from', () => {
 });
 
 describe('what was really done (PRS-4, PRO-3)', () => {
-  it('counts sessions in which somebody moved a limb, and passive ones apart', () => {
+  it('counts sessions in which a person moved a limb, and passive ones apart', () => {
     const passive = {
       exerciseId: 'passive-cuff-leg',
       limbs: ['left-thigh' as const],

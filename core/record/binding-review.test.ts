@@ -92,7 +92,7 @@ describe('a binding review (REV-10)', () => {
     expect(asks({ answered: [{ restMs: 30_000 }] })).toBeNull();
   });
 
-  it('says what keeps a version from being kept at once: a role, or a guard nobody has passed', () => {
+  it('says what keeps a version from being kept at once: a role, or a guard that was not passed', () => {
     const operated = {
       screenings: testFacts().screenings.map((screening) => ({
         ...screening,
@@ -121,7 +121,7 @@ describe('what a version changes, in words', () => {
   const [exercise] = plan.exercises;
   if (!exercise) throw new Error('the fixture has an exercise');
 
-  it('tells exercises that were added, left out or replaced', () => {
+  it('names exercises that were added, left out or replaced', () => {
     const other = { ...exercise, exerciseId: 'leg-press', label: 'Leg press' };
     expect(planChanges(plan, plan)).toEqual([]);
     expect(englishOf(planChanges(plan, { ...plan, exercises: [exercise, other] }))).toEqual([
@@ -135,7 +135,7 @@ describe('what a version changes, in words', () => {
     ]);
   });
 
-  it('names the limb where there are two, and marks where nobody knows the pressure', () => {
+  it('names the limb where there are two, and marks where the pressure is not known', () => {
     const [target] = exercise.limbs;
     if (!target) throw new Error('the fixture has a limb');
     const pair = {
@@ -163,7 +163,7 @@ describe('what a version changes, in words', () => {
     ).toEqual(['Knee extension: at mark 6 → mark 5.']);
   });
 
-  it('tells sets that were cut', () => {
+  it('names sets that were cut', () => {
     const fewer = { ...exercise, sets: exercise.sets.slice(0, 3) };
     expect(englishOf(planChanges(plan, { ...plan, exercises: [fewer] }))).toEqual([
       'Knee extension: 4 sets → 3 sets.',

@@ -13,13 +13,13 @@ import { guardKey } from './recheck';
 /**
  * What the review of a plan's last session still asks before it is run again (rule REV-10): an answer, or a version that the
  * answer makes; null where it asks nothing. A version comes with what keeps it from being kept at once: hard findings, and
- * guards that nobody has passed.
+ * guards that were not passed.
  */
 export type ReviewAsks =
   | { kind: 'answer'; session: SessionFact }
   | { kind: 'version'; session: SessionFact; plan: Plan | null; changes: Message[]; against: Finding[] };
 
-/** @param role of whoever would sign the version */
+/** @param role of the person who would sign the version */
 export function whatReviewAsks(
   prescribed: PrescriptionFact,
   facts: ClientFacts,
@@ -29,7 +29,7 @@ export function whatReviewAsks(
 ): ReviewAsks | null {
   const session = lastOf(prescribed, facts);
   if (!session) return null;
-  // A version signed meanwhile is no answer: nobody has said why it is not what the review asks.
+  // A version signed meanwhile is no answer: it lacks a reason for not doing what the review asks.
   if (!session.reviewed) return { kind: 'answer', session };
   const isChanged = !prescribed.versions.includes(session.prescriptionId);
   if (isChanged || session.answered.every((change) => Object.keys(change).length === 0)) return null;

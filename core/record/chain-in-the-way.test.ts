@@ -113,7 +113,7 @@ describe('what is in the way, in words (START-2)', () => {
     expect(measure([checked])).toContain('2 trials, confirmed 2 days ago');
   });
 
-  it('is a strap nobody tightened; one that is prescribed by feel may be run', () => {
+  it('is a strap that was never tightened; one that is prescribed by feel may be run', () => {
     expect(link(testFacts(strapped), 'measure')).toBe(
       'missing: not felt. The strap has not been tightened by feel yet. (TIGHT,FIT-5)',
     );

@@ -29,7 +29,7 @@ const planned = (...exercises: ExerciseChoice[]) => [
 const bodyWeight = testExercise({}, { load: { kind: 'unweighed', with: 'body weight' } });
 
 describe('the chain in words', () => {
-  it('says of somebody ready what holds, how old it is, and by which rules', () => {
+  it('says of a ready person what holds, how old it is, and by which rules', () => {
     expect(spoken(testFacts())).toEqual([
       'screen good: clear to start. Clear to start, screening 20 days old. (SCR-1,SCR-2)',
       'fit good: 54 cm. Left thigh: 54 cm, L thigh, 12 days old. (FIT-1,FIT-2)',

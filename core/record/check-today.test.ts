@@ -17,11 +17,11 @@ describe('before a session opens', () => {
     expect(found({ consents: [testConsent({ atMs: daysAgo(365) })] })).toEqual(['SCR-6 guard consent']);
   });
 
-  it('a consent that was withdrawn is passed by nobody, however new', () => {
+  it('a consent that was withdrawn is never passed, however new', () => {
     expect(found({ consents: [testConsent({ decision: 'withdrawn' })] })).toEqual(['SCR-6 hard consent']);
   });
 
-  it('under 18 somebody who answers for them has agreed too (SCR-1)', () => {
+  it('under 18 a guardian has agreed too (SCR-1)', () => {
     const minor = { screenings: [testScreening({ yes: ['under-18'] })] };
     expect(found(minor)).toEqual(['SCR-6 guard consent']);
     expect(found({ ...minor, consents: [testConsent({ guardian: 'Wilma Fairsand' })] })).toEqual([]);

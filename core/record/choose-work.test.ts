@@ -58,9 +58,7 @@ describe('heavy, under a cuff, or light without (PRO-4)', () => {
       ends: { by: 'clinician' as const, notBeforeMs: 0 },
       lifted: null,
     };
-    expect(out({}, { holds: [hold] })).toEqual([
-      'cuff: On hold: Numb or tingling. Until it is lifted.',
-    ]);
+    expect(out({}, { holds: [hold] })).toEqual(['cuff: On hold: Numb or tingling. Until it is lifted.']);
     expect(out({ limb: 'right-thigh' }, { holds: [hold] })).toEqual([]);
     // In both legs, and cleared for one.
     const withVarices = {
@@ -104,7 +102,7 @@ describe('heavy, under a cuff, or light without (PRO-4)', () => {
     ).toBe(false);
   });
 
-  it('lets somebody new begin with anything', () => {
+  it('lets a new person begin with anything', () => {
     const [light] = choose({}, { sessions: [] }).filter(({ kind }) => kind === 'light');
     expect(englishOf(light?.speaksFor)).toMatchObject([{ rule: 'PRO-6' }]);
     const [heavy] = choose({}, { sessions: [] }).filter(({ kind }) => kind === 'heavy');

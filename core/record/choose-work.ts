@@ -133,7 +133,7 @@ const OUT: readonly (Omit<Voice, 'words'> & { words: (seen: Seen) => Message; un
 
 /**
  * Heavy, under a cuff, or light without, for a limb of this person now: what speaks for each, and what would change its
- * mind. It informs; whoever prescribes decides (rules PRO-4, PRO-5, REV-2, LOAD-2).
+ * mind. It informs; the prescriber decides (rules PRO-4, PRO-5, REV-2, LOAD-2).
  * @returns what is not ruled out first, of those what more speaks for
  */
 export function chooseWork(facts: ClientFacts, asked: Asked, nowMs: number): WorkOption[] {

@@ -59,7 +59,7 @@ describe('the course of a person as one picture', () => {
     expect(today - strip().fromDay).toBe(43);
   });
 
-  it('leaves out what was begun and not done, and a share nobody knows', () => {
+  it('leaves out what was begun and not done, and a share that is not known', () => {
     const felt = testSessionFact(4, {
       given: [{ limb: 'left-thigh', occludedMs: 60_000, percentLop: null }],
     });

@@ -4,7 +4,7 @@ import type { ClientFacts, SessionFact } from './facts';
 
 const ASK_FROM_MS = RULES['RUN-6'].figures.askFromMs;
 
-/** The last finished session while nobody was asked about it: from half a day after it, before the next opens (RUN-6). */
+/** The last finished session while it was not asked about: from half a day after it, before the next opens (RUN-6). */
 export function sessionToAskAbout(
   { sessions }: Pick<ClientFacts, 'sessions'>,
   nowMs: number,

@@ -126,7 +126,7 @@ const RETAKE_AFTER_MS = RULES['SCR-3'].figures.retakeAfterMin * MS_PER_MINUTE;
 /**
  * Holds of a sign noted in a session: a red one holds the person, not before the next day; another stop sign holds the
  * limbs until the next day and until its review is answered (rules RUN-3, SCR-5).
- * @param limbs it was felt in, or all that were under a cuff where nobody said
+ * @param limbs it was felt in, or all that were under a cuff where not said
  */
 export function holdsOfSign(
   event: { id: string; sessionId: string; sign: SignId },

@@ -65,7 +65,7 @@ describe('what the last session says of the next', () => {
   const review = (past: PastSession[], of = facts, prescribed = of.prescriptions[0]) =>
     lastReview(past, of, prescribed, [testKit], NOW_MS);
 
-  it('is its advice in words while nobody answered', () => {
+  it('is its advice in words while not answered', () => {
     const { changes, words } = review([done(2)]);
     // 13 in the last set of 15, 73 of 75: on target, hold.
     expect(changes).toEqual([{}]);

@@ -6,7 +6,7 @@ import type { ClientFacts } from './facts';
 
 /**
  * What binds each limb now: the letters that speak of it, and whether it may be trained by what was found (rule SCR-2). Where
- * nobody may start at all, the decision on the screening says so, and no limb is named by itself.
+ * no training may start at all, the decision on the screening says so, and no limb is named by itself.
  */
 export function limitsInForce(
   facts: Pick<ClientFacts, 'conditions' | 'clearances' | 'stricter'>,

@@ -1,6 +1,6 @@
 import type { ClientFacts } from './facts';
 
-/** Changes whenever something is measured or tested: what was drafted before it is drafted anew. */
+/** Changes whenever something is measured or tested: what was drafted before it is drafted again. */
 export const measuredStamp = ({
   occlusions,
   strengthTests,

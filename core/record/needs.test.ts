@@ -41,12 +41,12 @@ describe('what a person asks of the week (START-2)', () => {
     expect(englishOf(needs({ occlusions: [testOcclusion({ atMs: daysAgo(30) })] }))).toEqual([
       'LOP, left thigh, sitting: overdue by 2 days.',
     ]);
-    // What no plan in force goes by is nobody's need.
+    // What no plan in force uses is no need.
     expect(needs({ ...old, coursePlans: [], screenings: [testScreening()] })).toEqual([]);
     expect(needs({ ...old, shelfLife: 'every-session' })).toHaveLength(2);
   });
 
-  it('is a consent that runs out within the week, or that nobody asked for; not one that was withdrawn (SCR-6)', () => {
+  it('is a consent that runs out within the week, or that was never asked for; not one that was withdrawn (SCR-6)', () => {
     expect(englishOf(needs({ consents: [testConsent({ atMs: daysAgo(360) })] }))).toEqual([
       'Consent: due in 5 days.',
     ]);
@@ -54,7 +54,7 @@ describe('what a person asks of the week (START-2)', () => {
     expect(needs({ consents: [testConsent({ decision: 'withdrawn' })] })).toEqual([]);
   });
 
-  it('is who was not here for ten days, and whom nobody has asked', () => {
+  it('is who was not here for ten days, and was not asked', () => {
     expect(englishOf(needs({ sessions: [testSessionFact(10)] }))).toEqual(['Not here for 10 days.']);
     expect(needs({ sessions: [testSessionFact(9.9)] })).toEqual([]);
     expect(englishOf(needs({ sessions: [testSessionFact(2, { followUp: null })] }))).toEqual([

@@ -17,7 +17,7 @@ import { testsDueLine } from './tests-due';
 /** Something of a person that has to be seen to; `inDays` is below 0 where it is late. */
 export type Need = { inDays: number; words: Message };
 
-/** What is said of whom the week asks something: needs, the most urgent first, and how the last four weeks went. */
+/** A person who needs something this week: needs, the most urgent first, and how the last four weeks went. */
 export type PersonsWeek = {
   needs: Need[];
   /** Sessions of the block that were to be done in the last four weeks, and those that were; null without a block. */

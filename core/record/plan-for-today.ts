@@ -36,6 +36,6 @@ export function planForToday(
   return { ...shared(composeSession({ ...session, exercises }, basis).plan), today: lighter };
 }
 
-/** Whether ten points less is anything for a plan: under a strap nobody knows a pressure. */
+/** Whether ten points less is anything for a plan: under a strap no pressure is known. */
 export const hasPressure = ({ exercises }: Pick<Plan, 'exercises'>): boolean =>
   exercises.some((exercise) => measuredLimbs(exercise).length > 0);

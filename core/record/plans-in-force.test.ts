@@ -40,7 +40,7 @@ const several = (changes: Partial<ClientFacts> = {}, armsAhead = 2): ClientFacts
 const names = (facts: ClientFacts) => plansInForce(facts, NOW_MS).map(({ coursePlan }) => coursePlan.name);
 
 describe('plans in force (START-2)', () => {
-  it('are several, each with its newest version; what nobody has done yet comes first of those due today', () => {
+  it('are several, each with its newest version; what was never done comes first of those due today', () => {
     expect(isoOf(today)).toBe('2027-01-15');
     expect(names(several())).toEqual(['Passive', 'Lower day', 'Arms']);
     const [passive, lower, arms] = plansInForce(several(), NOW_MS);

@@ -49,7 +49,7 @@ export const testConsent = (changes: Partial<Consent> = {}): Consent => ({
   ...changes,
 });
 
-/** A person of whom nothing is known. */
+/** A person with an empty record. */
 export const strangerFacts: ClientFacts = {
   shelfLife: '4-weeks',
   limbShelfLives: [],

@@ -2,7 +2,7 @@ import type { SessionDone } from '../plan/basis';
 import { kindsMoved } from '../review/summary';
 import type { ClientFacts } from './facts';
 
-/** Sessions in which somebody really trained, for the ramp and for how often (rules PRS-4, PRO-3). */
+/** Sessions in which a person really trained, for the ramp and for how often (rules PRS-4, PRO-3). */
 export const sessionsDone = ({ sessions }: Pick<ClientFacts, 'sessions'>): SessionDone[] =>
   sessions
     .filter(({ worked }) => worked.length > 0)
@@ -13,5 +13,5 @@ export const sessionsDone = ({ sessions }: Pick<ClientFacts, 'sessions'>): Sessi
       kinds: kindsMoved(worked),
     }));
 
-/** Whether nobody has trained with this person yet (rule PRS-6). */
+/** Whether this person has never trained here (rule PRS-6). */
 export const isNewcomer = (facts: Pick<ClientFacts, 'sessions'>): boolean => sessionsDone(facts).length === 0;

@@ -45,7 +45,7 @@ describe('a week that is off (PRO-3)', () => {
     expect(off([], { sessions: [testSessionFact(1), passive, testSessionFact(9)] })).not.toBeNull();
   });
 
-  it('says nothing of who has just begun, who is away, and whom nobody has planned for', () => {
+  it('says nothing of who has just begun, who is away, and who has no plan', () => {
     expect(off([1])).toBeNull();
     expect(off([15, 20])).toBeNull();
     expect(off([1, 9], { coursePlans: [] })).toBeNull();
@@ -75,7 +75,7 @@ describe('a week that is off (PRO-3)', () => {
     expect(englishOf(off([1, 7.5], { prescriptions: prescriptions(1) }))).toContain('once');
   });
 
-  it('takes heavy work of an exercise nobody knows any more as leg work, and passive work in a mixed session as none', () => {
+  it('takes heavy work of an exercise that is no longer known as leg work, and passive work in a mixed session as none', () => {
     expect(englishOf(off([1, 9], { heavyWork: [{ ...heavy(3), exerciseId: 'gone' }] }))).toContain('once');
     const mixed = testSessionFact(3, {
       worked: [

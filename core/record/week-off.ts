@@ -16,7 +16,7 @@ const AWAY_MS = 2 * WEEK_MS;
 
 /**
  * The first muscle of the plans in force whose last seven days are off two or three, in words; null where none is, where
- * somebody has trained for less than a week, and where they are away (rule PRO-3).
+ * a person has trained for less than a week, and where they are away (rule PRO-3).
  * @param plans those in force
  */
 export function weekOff(facts: ClientFacts, plans: readonly PlanInForce[], nowMs: number): Message | null {

@@ -38,7 +38,7 @@ export type Done = {
   pressureNotBack: Message | null;
   /** The most joint pain of any set, 0–10. */
   mostPain: number;
-  /** Effort after the last set, 0–10; null when nobody noted it. */
+  /** Effort after the last set, 0–10; null when not noted. */
   lastEffort: number | null;
   restMs: number;
   /**

@@ -28,7 +28,7 @@ function longRests(session: Reviewed, exerciseIndex: number): Message | null {
     const next = sets[place + 1];
     const planned = exercise.sets[set.setIndex];
     if (!next || !planned || set.endedAtMs === null || next.setIndex !== set.setIndex + 1) return [];
-    // A cuff that pinched and was put on again counts against nobody (rule FIT-4).
+    // A cuff that pinched and was put on again does not count (rule FIT-4).
     if (refits.some(({ setIndex }) => setIndex === next.setIndex)) return [];
     const plannedMs = restInHand(plan, state, exerciseIndex, planned.restMs);
     return [{ tookMs: next.startedAtMs - set.endedAtMs, plannedMs }];

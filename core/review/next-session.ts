@@ -22,7 +22,7 @@ export function nextSession(plan: Plan, changes: readonly (Change | undefined)[]
   );
   if (!draft.session) return draft;
   const fixed = fixAll(draft.session, basis);
-  // What no remedy fixes is shown with its finding, for whoever prescribes to decide.
+  // What no remedy fixes is shown with its finding, for the prescriber to decide.
   return isMessage(fixed) ? draft : { ...draft, session: fixed };
 }
 

@@ -5,7 +5,7 @@ import type { Bounds } from './done';
 import { type Recommendation, recommend } from './review';
 import type { Reviewed } from './reviewed';
 
-/** A session of a person, with pain before it, of 10, where anybody said, and the session before where there is one. */
+/** A session of a person, with pain before it, of 10, where it was said, and the session before where there is one. */
 export type SessionToReview = Reviewed & { painBefore: number | null; before: Reviewed | null };
 
 /**

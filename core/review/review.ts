@@ -8,10 +8,10 @@ import type { Change } from './change';
 import { type Bounds, type Done, doneOf } from './done';
 import type { Reviewed } from './reviewed';
 
-/** What a session suggests for the next one, why, and by which rule. It informs; whoever signs decides. */
+/** What a session suggests for the next one, why, and by which rule. It informs; the signer decides. */
 export type Recommendation = { rule: RuleId; change: Change; reason: Message };
 
-/** Pain before the session, 0–10, null when nobody asked; the session before; what bounds the next. */
+/** Pain before the session, 0–10, null when not asked; the session before; what bounds the next. */
 export type ReviewContext = Bounds & { painBefore: number | null; before: Reviewed | null };
 
 const POINTS = { down: RULES['REV-1'].figures.pointsDown, up: RULES['REV-7'].figures.pointsUp };

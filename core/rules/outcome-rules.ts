@@ -59,7 +59,7 @@ export const outcomeRules = {
       ),
   }),
   'OUT-6': rule({
-    title: msg('Dose beside effect'),
+    title: msg('Dose and effect'),
     level: 'method',
     source: HOUSE,
     by: 'outcomes/add-up.ts addUp',

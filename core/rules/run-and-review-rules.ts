@@ -97,7 +97,7 @@ export const runRules = {
     },
     words: ({ stopAbove, neverAbove, backWithinMmHg, olderThanYears, afterMs }) =>
       msg(
-        'For high blood pressure, treated or not, over {olderThanYears}, and for whoever asks for it: before, in the last rest, and {first} and {second} min after. Above {systolicMmHg} or {diastolicMmHg}, or what the practice sets, at most {mostSystolicMmHg} or {mostDiastolicMmHg}, work stops at once. Not back within {backWithinMmHg} of the reading before by then: noted, and lower next time. One limb first.',
+        'For high blood pressure, treated or not, over {olderThanYears}, and for anyone who asks for it: before, in the last rest, and {first} and {second} min after. Above {systolicMmHg} or {diastolicMmHg}, or what the practice sets, at most {mostSystolicMmHg} or {mostDiastolicMmHg}, work stops at once. Not back within {backWithinMmHg} of the reading before by then: noted, and lower next time. One limb first.',
         {
           olderThanYears,
           first: seconds(afterMs.first) / 60,

@@ -148,7 +148,7 @@ export const fitRules = {
     figures: NO_FIGURES,
     words: () =>
       msg(
-        'One finger under the cuff, stem facing the operator, strap secured. A pinch means it sits too low: deflate, move it up, inflate again; the set is done again without counting against anybody.',
+        'One finger under the cuff, stem facing the operator, strap secured. A pinch means it sits too low: deflate, move it up, inflate again; the set is done again and does not count.',
       ),
   }),
   'FIT-5': rule({

@@ -4,7 +4,7 @@ export const ANSWERS: readonly { question: Message; answer: Message }[] = [
   {
     question: msg('Can it give me a clot?'),
     answer: msg(
-      'Clots are among the rare things that are watched for. Whoever has had one, or has more than one thing that makes one likelier, is asked about it first and does not start without a physician. Say at once if a calf or arm is swollen and painful, or if breath is short.',
+      'Clots are among the rare things that are watched for. Anyone who has had one, or has more than one thing that makes one likelier, is asked about it first and does not start without a physician. Say at once if a calf or arm is swollen and painful, or if breath is short.',
     ),
   },
   {

@@ -114,12 +114,12 @@ function limbsIn({ detail }: Condition): readonly Limb[] {
   }
 }
 
-/** What somebody has by their conditions, as a screening would say it; of several blood pressures the newest (rule SCR-1). */
+/** What a person has by their conditions, as a screening would say it; of several blood pressures the newest (rule SCR-1). */
 export function answeredBy(conditions: readonly Condition[], nowMs: number): Required<Answered> {
   const current = conditions.filter((condition) => isCurrent(condition, nowMs));
   const subjects = new Set(current.map(({ detail }) => subjectOf(detail)));
   const yes = itemIdSchema.options.filter((item) => subjects.has(item));
-  /** None where it is, in one case at least, in no limb that anybody named: then it is of the whole person. */
+  /** None where it is, in one case at least, in no named limb: then it is of the whole person. */
   const limbsOf = (item: ItemId): Limb[] => {
     const named = current.filter(({ detail }) => subjectOf(detail) === item).map(limbsIn);
     return named.some((limbs) => limbs.length === 0)

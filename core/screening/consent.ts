@@ -4,7 +4,7 @@ import { msg } from '../message/message';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 
-/** Which text is read with a person now; `CONSENT_TEXTS` keeps every version that somebody agreed to. */
+/** Which text is read with a person now; `CONSENT_TEXTS` keeps every version that a person agreed to. */
 export const CONSENT_VERSION = 1;
 
 /** What a person, or who answers for them, said to the training after it was explained (rule SCR-6). */
@@ -31,8 +31,8 @@ export const consentEndsMs = ({ atMs }: Pick<Consent, 'atMs'>): number => atMs +
 
 /**
  * What keeps a session from opening without a word (rule SCR-6): no consent, or one too old, is a guard; a consent that was
- * withdrawn is passed by nobody.
- * @param consent the newest on record @param isMinor under 18: somebody answers for them (rule SCR-1)
+ * withdrawn is never passed.
+ * @param consent the newest on record @param isMinor under 18: a guardian agrees (rule SCR-1)
  */
 export function checkConsent(consent: Consent | undefined, isMinor: boolean, nowMs: number): Finding[] {
   const common = { rule: 'SCR-6', subject: 'consent' } as const;

@@ -117,7 +117,7 @@ describe('what a clinical record proposes for screening', () => {
     const at = { resourceType: 'Observation', status: 'final', effectiveDateTime: daysAgo(2) };
     const pressure = {
       ...at,
-      // Beside a code of somebody's own.
+      // Next to a local code.
       code: { coding: [{ system: 'x', code: 'rr' }, ...loinc('85354-9').coding] },
       component: [
         { code: loinc('8480-6'), valueQuantity: { value: 132 } },

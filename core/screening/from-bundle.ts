@@ -8,7 +8,7 @@ import type { ItemId } from './items';
 import { LOINC, LOINC_CODES, type LoincId } from './loinc';
 
 /**
- * What somebody else's clinical record says that bears on screening. Nothing of it counts before a clinician takes it over:
+ * What another clinical record says that bears on screening. Nothing of it counts before a clinician takes it over:
  * words are matched with care, and a record that is silent says nothing.
  */
 export type Proposal =
@@ -18,7 +18,7 @@ export type Proposal =
   | { kind: 'body-mass'; massKg: number; atMs: number }
   | { kind: 'note'; words: Text; atMs: number | null };
 
-/** A record as far as it was understood: of whom it is, so that somebody looks, and what it proposes. */
+/** A record as far as it was understood: whose it is, so that the match can be checked, and what it proposes. */
 export type BundleRead = { person: Text; bornOn: string | null; proposals: Proposal[] };
 
 /** Why a file is no clinical record, and what to do. */

@@ -70,7 +70,7 @@ describe('the decision (SCR-1, SCR-2)', () => {
     expect(judge(screening(['diabetes', 'varicose-veins']), [clearance()]).decision).toBe('needs-clearance');
   });
 
-  it('takes a physician’s word for a stop item, and nobody’s for a blood pressure of 180', () => {
+  it('takes a physician’s word for a stop item, and no one’s for a blood pressure of 180', () => {
     const stroke = clearance({ subjects: ['stroke'] });
     expect(judge(screening(['stroke']), [stroke]).decision).toBe('do-not-start');
     const physician = { ...stroke, byPhysician: true };
@@ -286,7 +286,7 @@ describe('which limbs a clearance clears (SCR-2)', () => {
   };
 
   it.each([
-    ['nobody answers it: none', 'nerve-injury', ['left-thigh'], [], 'needs-clearance', []],
+    ['not answered: none', 'nerve-injury', ['left-thigh'], [], 'needs-clearance', []],
     [
       'the whole person, where the letter names no limb',
       'nerve-injury',

@@ -43,7 +43,7 @@ export const screeningAnswersSchema = z.object({
   places: z.array(itemPlaceSchema).max(20).default([]),
   /** A short list, in words. */
   medicines: z.array(medicineSchema).max(20, msg('At most 20.')).default([]),
-  /** Of somebody under 18: their 18th birthday, in ms since 1970, where it is known. */
+  /** Of a person under 18: their 18th birthday, in ms since 1970, where it is known. */
   adultFromMs: z.number(msg('Enter the 18th birthday.')).int().positive().nullable().default(null),
 });
 

@@ -3,7 +3,7 @@ import { limbClocks, restLeftMs } from './clocks';
 import { type NextStep, nextStep } from './next-step';
 import { inflatedLimbs, openSet, type SessionState } from './state';
 
-/** How much a session needs somebody, most first. */
+/** How urgently a session needs attention, most first. */
 const RANKS = ['limit', 'stopped', 'limit-near', 'act', 'soon', 'runs', 'over'] as const;
 export type Attention = { need: (typeof RANKS)[number]; inMs: number };
 

@@ -41,7 +41,7 @@ function momentNow(plan: Plan, state: SessionState, nowMs: number): BloodPressur
   return sinceMs < afterMs.second ? 'minute-1' : 'minute-5';
 }
 
-/** Why a blood pressure counts as not back at five minutes, in words; null where it is back, or nobody took both (rule RUN-8). */
+/** Why a blood pressure counts as not back at five minutes, in words; null where it is back, or both were not taken (rule RUN-8). */
 export function whyNotBack(state: SessionState): Message | null {
   const [before, after] = [readingAt(state, 'before'), readingAt(state, 'minute-5')];
   if (!before || !after) return null;

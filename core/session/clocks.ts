@@ -15,7 +15,7 @@ export type OcclusionAlarm = 'none' | 'soon' | 'now';
 export type LimbClock = {
   limb: Limb;
   inflated: boolean;
-  /** When it was last let down, wall clock; null while it is up. */
+  /** When it was last deflated, wall clock; null while it is up. */
   downSinceMs: number | null;
   /** As last read; null while it is down, and under a strap. */
   pressureMmHg: number | null;
@@ -67,7 +67,7 @@ export function repsNow(plan: Plan, state: SessionState, nowMs: number): number 
 }
 
 /**
- * What is left of the rest at `nowMs`, in ms; negative when it is overdue, `null` when nobody rests. Never more than the rest:
+ * What is left of the rest at `nowMs`, in ms; negative when it is overdue, `null` when there is no rest. Never more than the rest:
  * a screen that ticks by the second may look from a moment before it began.
  */
 export function restLeftMs({ rest }: Pick<SessionState, 'rest'>, nowMs: number): number | null {

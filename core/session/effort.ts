@@ -74,7 +74,7 @@ export const effortWords = (effort: number, effortIn: EffortIn): Message => {
 };
 
 /**
- * What effort a set is likely to be felt as, from the repetitions that would still go; beyond ten nobody can tell (RUN-2).
+ * What effort a set is likely to be felt as, from the repetitions that would still go; beyond ten it cannot be judged (RUN-2).
  * @example likelyWords(3, 'of-ten') //=> 'effort about 7'
  */
 export function likelyWords(left: number, effortIn: EffortIn): Message {

@@ -31,7 +31,7 @@ const enteredSetSchema = z
 export const enteredSessionSchema = z.object({
   startedAtMs: z.number(msg('Enter the day and the time.')).int().positive(),
   sets: z.array(enteredSetSchema).min(1, msg('Enter at least one set.')).max(100),
-  /** Worst pain of a joint, 0–10; null where nobody said. */
+  /** Worst pain of a joint, 0–10; null where not said. */
   jointPain: scaleSchema.nullable(),
   signs: z.array(signIdSchema).max(20),
 });

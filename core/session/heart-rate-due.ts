@@ -8,7 +8,7 @@ const FRESH_MS = 20_000;
 
 /**
  * The moment of aerobic work whose heart rate is to be noted now: minutes 5 and 15 of a spell, and its end (chapter 6). A strap
- * that is worn notes it by itself; a moment that passed by is left to whoever counted.
+ * that is worn notes it by itself; a moment that passed by is left to the person who counted.
  */
 export function heartRateDue(plan: Plan, state: SessionState, nowMs: number): HeartRateMoment | null {
   const set = state.sets.at(-1);

@@ -73,7 +73,7 @@ describe('heart rate on a session’s clock', () => {
     expect(lay(of, START_MS, day)?.beatsPerMinute.length).toBeLessThanOrEqual(722);
   });
 
-  it('fills minute five and the end of work by the clock, where nobody has said it', () => {
+  it('fills minute five and the end of work by the clock, where it was not entered', () => {
     const trace = lay(file(0, 20), START_MS, session());
     if (!trace) throw new Error('Nothing was laid.');
     const said = (...sets: SetRecord[]) =>

@@ -86,7 +86,7 @@ function rateAt(samples: readonly HeartRateSample[], afterMs: number): number | 
 /** A figure that a spell of work asks for, and that the file knows. */
 export type HeartRateInSet = SetPlace & { moment: HeartRateMoment; beatsPerMinute: number };
 
-/** Heart rate at minutes five and fifteen and at the end of every spell by the clock, where nobody has said it. */
+/** Heart rate at minutes five and fifteen and at the end of every spell by the clock, where it was not entered. */
 export function momentsIn(trace: HeartRateTrace, sets: SessionState['sets']): HeartRateInSet[] {
   return sets.flatMap(({ exerciseIndex, setIndex, plannedReps, startedAtMs, endedAtMs, heartRates }) => {
     if (plannedReps !== null || endedAtMs === null) return [];

@@ -88,7 +88,7 @@ describe('what is in hand (RUN-7)', () => {
     expect(settlingWords(primed, state, nextStep(primed, state, at(6)))).toBeNull();
   });
 
-  it('begins the priming of a later exercise anew, whatever was up before it', () => {
+  it('begins the priming of a later exercise again, whatever was up before it', () => {
     const later = planOf(pressing, { ...raising, primed: true });
     const [first, second] = measuredTarget(later, 1).primingMmHg;
     const waiting: Entries = [...firstDone, released(75)];

@@ -99,7 +99,7 @@ describe('what is expected next, of two limbs (RUN-1, RUN-2)', () => {
     expect(step([...UP, [10, { type: 'session-finished' }]], 11).do).not.toBe('nothing');
   });
 
-  it('brings a cuff up again after it was let down between sets, at once where no rest was planned for it', () => {
+  it('brings a cuff up again after it was deflated between sets, at once where no rest was planned for it', () => {
     expect(step(DOWN, 85)).toMatchObject({ do: 'inflate', place: first(1), why: 'set' });
   });
 
@@ -118,7 +118,7 @@ describe('what is expected next, of two limbs (RUN-1, RUN-2)', () => {
   });
 });
 
-describe('what is expected next, with the cuff let down in each rest', () => {
+describe('what is expected next, with the cuff deflated in each rest', () => {
   const { plan } = testPlan({ protocolId: 'release-75' });
   const done: Entry[] = [
     [0, { type: 'session-started' }],
@@ -174,7 +174,7 @@ describe('settling before the first set (PRS-5)', () => {
   });
 });
 
-describe('who needs somebody (RUN-1)', () => {
+describe('which session needs attention (RUN-1)', () => {
   const need = (entries: readonly Entry[], seconds: number) =>
     attentionOf(twoLimbs, stateOf(entries), at(seconds));
   const limitMs = limbClocks(twoLimbs, stateOf(UP), at(6)).map(({ leftMs }) => leftMs);

@@ -86,7 +86,7 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
   return { do: 'inflate', cuffs, place, why: primes ? 'priming' : 'set' };
 }
 
-/** A cuff that was let down stays down until the rest is over, but for the lead it needs to come up (rule RUN-2). */
+/** A cuff that was deflated stays down until the rest is over, but for the lead it needs to come up (rule RUN-2). */
 function waitForRest(
   plan: Plan,
   exercise: PlannedExercise,
@@ -127,7 +127,7 @@ function waitForFlow(
   return untilMs.length > 0 ? { do: 'wait', place, untilMs: Math.max(...untilMs), why: 'free-flow' } : null;
 }
 
-/** Under a strap, the last set whose colour and feeling nobody has looked at yet (rule TIGHT). */
+/** Under a strap, the last set whose colour and feeling were not checked yet (rule TIGHT). */
 function colourToCheck(plan: Plan, state: SessionState): SetPlace | null {
   const last = lastSet(state);
   const exercise = last && plan.exercises[last.exerciseIndex];

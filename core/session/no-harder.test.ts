@@ -34,7 +34,7 @@ describe('a second set that feels no harder than the first (RUN-2)', () => {
     expect(noHarderWords(plan, short)).toBeNull();
   });
 
-  it('is nothing where the cuff was let down between, nor once the next set has begun', () => {
+  it('is nothing where the cuff was deflated between, nor once the next set has begun', () => {
     expect(noHarderWords(released, said(5, 3))).toBeNull();
     const begun = said(5, 3, [175, { type: 'set-started', exerciseIndex: 0, setIndex: 2 }]);
     expect(noHarderWords(plan, begun)).toBeNull();

@@ -22,7 +22,7 @@ const text = writeSessionFile({ sessionId, openedAtMs: START_MS, plan, events })
 const lines = text.trimEnd().split('\n');
 
 describe('a session as a file', () => {
-  it('has what it is with its plan first, then one event a line in their order, and nobody’s name', () => {
+  it('has what it is with its plan first, then one event a line in their order, and no name', () => {
     expect(JSON.parse(lines[0] ?? '')).toMatchObject({ format: 'nervato-session', version: 1, sessionId });
     expect(lines.slice(1).map((line) => JSON.parse(line).type)).toEqual(events.map(({ type }) => type));
     expect(text.endsWith('}\n')).toBe(true);

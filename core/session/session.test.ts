@@ -254,7 +254,7 @@ describe('dueEvents', () => {
   const due = (seconds: number, nowSeconds: number) =>
     dueEvents(plan, fold(plan, upTo(seconds)), at(nowSeconds));
 
-  it('ends a set at its last paced repetition, however late somebody looks', () => {
+  it('ends a set at its last paced repetition, however late the look', () => {
     expect(due(25, 84.9)).toEqual([]);
     expect(englishOf(due(25, 500))).toMatchObject([
       { atMs: at(85), body: { type: 'set-ended', reps: 30, reason: 'done' } },
@@ -262,7 +262,7 @@ describe('dueEvents', () => {
     ]);
   });
 
-  it('starts the next set when the rest is over, but not after a rest nobody watched', () => {
+  it('starts the next set when the rest is over, but not after an unattended rest', () => {
     expect(due(90, 114.9)).toEqual([]);
     expect(englishOf(due(90, 115.1))).toMatchObject([
       { atMs: at(115), body: { type: 'set-started', setIndex: 1 } },

@@ -31,7 +31,7 @@ export type SetRecord = {
   /** Whether a person watched the count or corrected it; else it is the clock's alone (rule RUN-2). */
   countedBy: 'clock' | 'person';
   correctedBy: number;
-  /** The repetition at which it became hard; null while nobody said. */
+  /** The repetition at which it became hard; null while not said. */
   hardAtRep: number | null;
   reason: StopReason | null;
   effort: number | null;
@@ -39,7 +39,7 @@ export type SetRecord = {
   /** In kg, where another load was lifted than planned; null for the plan's. */
   loadKg: number | null;
   heartRates: { moment: HeartRateMoment; beatsPerMinute: number }[];
-  /** Colour and feeling after it; null while nobody looked. */
+  /** Colour and feeling after it; null while not checked. */
   colourGood: boolean | null;
   /** How often an accidental end was taken back. */
   endsTakenBack: number;
@@ -53,7 +53,7 @@ export type SessionState = {
   startedAtMs: number | null;
   /** When it was entered, where it was done on paper or elsewhere; null for one that was run here. */
   enteredAtMs: number | null;
-  /** Done at home, and told by the person who did it. */
+  /** Done at home, and reported by the person who did it. */
   byClient: boolean;
   /** The device that runs it and writes what the clock owes; null in older logs, where any did (rule RUN-9). */
   runner: string | null;
@@ -65,7 +65,7 @@ export type SessionState = {
   /** When a limb's pressure or mark was last made higher (rule RUN-4). */
   raisedAtMs: Partial<Record<Limb, number>>;
   sets: SetRecord[];
-  /** A set after which colour or feeling was not good, until somebody has decided (rule RUN-3). */
+  /** A set after which colour or feeling was not good, until a decision was made (rule RUN-3). */
   toDecide: { exerciseIndex: number; setIndex: number } | null;
   /** Times a cuff was put on again in a set (rule FIT-4). */
   refits: { exerciseIndex: number; setIndex: number; atMs: number }[];

@@ -4,7 +4,7 @@ import { pulseStrength, type SimulatedLimb } from './limb';
 /** How an operator goes about a trial: steps in mmHg, and the faintest pulse they notice (0–1). */
 export type Operator = { upMmHg: number; downMmHg: number; noticesFrom: number; dwellMs: number };
 
-/** Somebody who misses nothing and waits long enough at each step to feel every breath. */
+/** An operator who misses nothing and waits long enough at each step to feel every breath. */
 export const CAREFUL: Operator = { upMmHg: 10, downMmHg: 4, noticesFrom: 0, dwellMs: 4_000 };
 
 /**

@@ -91,8 +91,8 @@ describe('simulated pumps', () => {
   });
 
   it('regulated: reaches its target, holds it against contractions, and measures by itself', () => {
-    const told = commandPump(newPump('regulated'), { do: 'inflate-to', pressureMmHg: 120 });
-    const there = wait(told, 5_000);
+    const commanded = commandPump(newPump('regulated'), { do: 'inflate-to', pressureMmHg: 120 });
+    const there = wait(commanded, 5_000);
     expect(there.pressureMmHg).toBe(120);
     expect(wait(commandPump(there, { do: 'contract' }), 1_000).pressureMmHg).toBe(120);
     const limb = { ...limbOf(2), breathMmHg: 0 };
@@ -103,7 +103,7 @@ describe('simulated pumps', () => {
     expect(measured.pressureMmHg).toBe(0);
   });
 
-  it('never leaves 0 to 300 mmHg, whatever it is told', () => {
+  it('never leaves 0 to 300 mmHg, whatever it is commanded', () => {
     const command: fc.Arbitrary<PumpCommand> = fc.oneof(
       fc.record({ do: fc.constant('squeeze' as const), byMmHg: fc.integer({ min: 0, max: 200 }) }),
       fc.record({ do: fc.constant('bleed' as const), byMmHg: fc.integer({ min: 0, max: 200 }) }),

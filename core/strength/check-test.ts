@@ -9,7 +9,7 @@ import type { Side } from './side';
  * Whether a strength test may be done: not on a limb that was operated on in the last 12 weeks, unless a clinician says why
  * (rule LOAD-2); not by a single heaviest repetition of small joints and loose positions (rule LOAD-1).
  * @param id of the exercise, which says how it is taught
- * @param reps null while nobody has said
+ * @param reps null while not said
  * @param operated limbs with an operation that still counts
  * @example knee extension on the left, left thigh operated //=> one guard
  */

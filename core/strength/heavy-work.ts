@@ -20,9 +20,9 @@ export const heavyWorkChoiceSchema = z.object({
     .number(msg('Enter the load.'))
     .positive(msg('More than nothing.'))
     .max(1000, msg('At most 1,000 kg.')),
-  /** Of the last set, 0–10; null where nobody said. */
+  /** Of the last set, 0–10; null where not said. */
   effort: z.number().int().min(0).max(10).nullable(),
-  /** The most joint pain in it, 0–10; null where nobody said (rule REV-8). */
+  /** The most joint pain in it, 0–10; null where not said (rule REV-8). */
   pain: z.number().int().min(0).max(10).nullable().default(null),
 });
 export type HeavyWorkChoice = z.infer<typeof heavyWorkChoiceSchema>;

@@ -21,7 +21,7 @@ export function readFigure(text: string, mark: DecimalMark): number | null {
 }
 
 /**
- * Which mark a column of figures has; `null` where both read all of it and say something else, so that somebody has to say.
+ * Which mark a column of figures has; `null` where both read all of it and say something else, so that the user has to say.
  * @example decimalMarkOf(['54,5', '61']) //=> 'comma'
  * @example decimalMarkOf(['1.200', '1.350']) //=> null
  */

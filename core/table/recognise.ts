@@ -10,7 +10,7 @@ export type ColumnUnit = 'kg' | 'lb' | 'cm' | 'mm' | 'in';
 /** Which column a field is read from, from 0, and how. */
 export type MappedColumn = { column: number; unit: ColumnUnit | null };
 
-/** How a table is read. `null` where the table itself does not say, and somebody has to. */
+/** How a table is read. `null` where the table itself does not say, and the user has to. */
 export type Mapping = {
   kind: TableKind;
   columns: Record<string, MappedColumn>;

@@ -142,7 +142,7 @@ describe('a table by its headings', () => {
     });
   });
 
-  it('tells its units and forms, and what it leaves open', () => {
+  it('gives its units and forms, and what it leaves open', () => {
     const headings = ['Name', 'Date', 'Exercise', 'Side', 'Load (lb)', 'Reps'];
     const rows = [['A', '4/5/2026', 'Knee extension', 'L', '88.5', '5']];
     const ambiguous = recognise('strength-tests', headings, rows, 'year-month-day');

@@ -9,7 +9,7 @@ const NAMED = [
 ];
 
 /**
- * A day as somebody types it, as an ISO day; `null` where it is none. The year in front or a month by its name needs no order.
+ * A day as it is typed, as an ISO day; `null` where it is none. The year in front or a month by its name needs no order.
  * @example readTypedDay('24 Nov 2026', 'day-month-year') //=> '2026-11-24'
  * @example readTypedDay('5/4/2026', 'month-day-year') //=> '2026-05-04'
  */
@@ -26,7 +26,7 @@ export function readTypedDay(text: string, order: DateOrder): string | null {
 const TIME = /^(?<hour>\d{1,2})(?:[:.h ]?(?<minute>\d{2}))?\s*(?<half>am|pm)?$/;
 
 /**
- * A time of day as somebody types it, as hours and minutes; `null` where it is none.
+ * A time of day as it is typed, as hours and minutes; `null` where it is none.
  * @example readTypedTime('5.30 pm') //=> '17:30'
  * @example readTypedTime('1730') //=> '17:30'
  */

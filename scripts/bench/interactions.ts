@@ -61,7 +61,7 @@ for (let round = 0; round < 3; round += 1) {
   await pressure.focus();
   for (const figure of ['4', '5']) await press('a figure of the prescription', key(figure));
   await pressure.blur();
-  await press('draft anew', key('d'));
+  await press('draft again', key('d'));
   await press('the search', key('Control+k'));
   for (const letter of 'walk') await press('a letter of the search', key(letter));
   await press('leave the search', key('Escape'));

@@ -14,7 +14,7 @@ import { startServer } from './demo-server';
 import { percentile, report } from './report';
 import { signedIn } from './signed-in';
 
-// The log of somebody with a thousand sessions, and whom of five hundred it helped.
+// The log of a person with a thousand sessions, and responders of five hundred.
 
 const DAY_MS = 86_400_000;
 const SESSIONS = 1_000;
@@ -26,7 +26,7 @@ await generate(orm, { people: PEOPLE, years: 1, logWeeks: 1 }, Date.now());
 const clientId = await inTransaction(orm.em.fork(), fill);
 await orm.close();
 
-/** Two girths of everybody, and one person's sessions copied to a thousand. @returns that person */
+/** Two girths of every person, and one person's sessions copied to a thousand. @returns that person */
 function fill(prepare: Prepare): string {
   const clients = prepare('select id from client').all() as { id: string }[];
   const add = prepare(
@@ -43,7 +43,7 @@ function fill(prepare: Prepare): string {
       add.run(randomUUID(), id, Date.now() - weeksAgo * 7 * DAY_MS, repeats, girthCm);
     }
   }
-  // Not everybody of a practice has come to a session yet.
+  // Not everyone of a practice has come to a session yet.
   const session = prepare(
     'select * from session where log_line is not null order by opened_at_ms limit 1',
   ).get() as Record<string, string | number>;
@@ -82,7 +82,7 @@ report(
   '≤ 100 ms',
 );
 const responders = await medianMs('/practice/responders?measureId=girth-mid-thigh');
-report(`Whom of ${PEOPLE} it helped`, `${responders.ms.toFixed(0)} ms from asking to reading`, '≤ 200 ms');
+report(`Responders of ${PEOPLE}`, `${responders.ms.toFixed(0)} ms from asking to reading`, '≤ 200 ms');
 
 const browser = await chromium.launch(CHROMIUM_LAUNCH);
 const page = await (await signedIn(browser, server.address)).newPage();

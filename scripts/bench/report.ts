@@ -1,6 +1,6 @@
 import { appendFileSync } from 'node:fs';
 
-/** One line of the table of what things cost. @param goal what issue or decision asks of it; left out where nobody did */
+/** One line of the table of what things cost. @param goal what issue or decision asks of it; left out where there is none */
 export function report(what: string, figure: string, goal = ''): void {
   console.log(`${what}: ${figure}${goal ? ` (goal ${goal})` : ''}`);
   const file = process.env.NERVATO_BENCH_LINES;

@@ -11,7 +11,7 @@ export type AccountRow = {
   isOwner: number;
   passphraseHash: string;
   mustChange: number;
-  /** What records kept on devices are sealed with; told to who signs in. */
+  /** What records kept on devices are sealed with; sent to the person who signs in. */
   deviceKey: string;
   pinHash: string | null;
   codeSecret: string | null;
@@ -43,7 +43,7 @@ export type NewAccount = {
   madeAtMs: number;
 };
 
-/** Opens an account; one of the same practitioner that was ended is opened anew. */
+/** Opens an account; one of the same practitioner that was ended is opened again. */
 export function openAccount(
   prepare: Prepare,
   { practitionerId, name, isOwner, passphraseHash, mustChange, madeAtMs }: NewAccount,
@@ -91,8 +91,8 @@ export function changeAccount(
 }
 
 /**
- * Whom an account is for: a practitioner who is on record and works here, or a new one, who then is.
- * @throws Problem 404 for an id that is nobody's here
+ * The practitioner of an account: one who is on record and works here, or a new one, who then is.
+ * @throws Problem 404 for an unknown id
  */
 export function practitionerOf(prepare: Prepare, who: NewAccountFor): string {
   if ('id' in who) {

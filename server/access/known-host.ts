@@ -13,7 +13,7 @@ const nameOf = (host: string): string =>
     .toLowerCase();
 
 /**
- * Answers only to names this server is known by: a page of somebody else that had its own name pointed here would be of the same
+ * Answers only to names this server is known by: a foreign page that had its own name pointed here would be of the same
  * origin to a browser. Figures of an address cannot be pointed anywhere. And nothing is written for a page of another origin.
  * @param names beside localhost
  */

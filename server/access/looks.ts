@@ -31,7 +31,7 @@ export class Looks {
       );
       this.last.set(key, nowMs);
     } catch (error) {
-      // A full disk keeps nobody from reading what they need at a cuff; the look is written with the next.
+      // A full disk does not block reading what they need at a cuff; the look is written with the next.
       if (!troubleOf(error)) throw error;
     }
   });

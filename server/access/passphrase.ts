@@ -11,13 +11,13 @@ export const LONGEST = 128;
 /** A passphrase or PIN as it is kept: an argon2id hash with a salt of its own. */
 export const hashSecret = (secret: string): Promise<string> => hash(normal(secret), COST);
 
-// What no account has: so that a name nobody has takes as long to refuse as one that somebody has.
-let nobody: Promise<string> | undefined;
+// What no account has: so that an unknown name takes as long to refuse as a known one.
+let noAccount: Promise<string> | undefined;
 
 /** Whether a secret is the one that was kept; where none was kept it is not, and that takes as long. */
 export async function isSecret(kept: string | null, secret: string): Promise<boolean> {
-  nobody ??= hashSecret(sha256(String(Math.random())));
-  const same = await verify(kept ?? (await nobody), normal(secret));
+  noAccount ??= hashSecret(sha256(String(Math.random())));
+  const same = await verify(kept ?? (await noAccount), normal(secret));
   return same && kept !== null;
 }
 
@@ -26,7 +26,7 @@ const normal = (secret: string): string => secret.normalize('NFKC');
 
 /**
  * Why a passphrase is not good enough; null for one that is. Length counts, not signs and figures.
- * @param known names that somebody who guesses knows: of the person, of the practice
+ * @param known names that an attacker knows: of the person, of the practice
  */
 export function whyWeak(passphrase: string, known: readonly string[]): Message | null {
   const text = normal(passphrase);
@@ -37,7 +37,7 @@ export function whyWeak(passphrase: string, known: readonly string[]): Message |
   if (text.length > LONGEST) return msg('At most {longest} characters.', { longest: LONGEST });
   const plain = plainOf(text);
   if (COMMON.some((common) => plain === common || isRepeated(plain, common)) || new Set(plain).size < 5)
-    return msg('Too many people have this one. Take words that nobody would guess.');
+    return msg('Too many people have this one. Take words that are hard to guess.');
   const name = known.map(plainOf).find((word) => word.length >= 4 && plain.replaceAll(word, '').length < 6);
   return name === undefined ? null : msg('This is little more than a name. Take other words.');
 }

@@ -22,17 +22,17 @@ export const asAllowed = createMiddleware<Env>(async (c, next) => {
   const mayNow = signedIn && (!signedIn.isLocked || THOUGH_LOCKED.has(route ?? ''));
   if (mayNow) c.set('practitioner', signedIn.practitioner);
   const asks = asksOf(route);
-  if (asks !== 'anybody') refuseNotAllowed(c, signedIn, asks);
+  if (asks !== 'anyone') refuseNotAllowed(c, signedIn, asks);
   await next();
 });
 
-/** @returns what a locked device is told */
+/** @returns the refusal of a locked device */
 export const lockedNow = () =>
   new Problem(401, msg('Locked'), msg('This device is locked. Give the PIN, or sign in.'));
 
 /** What the route of a request asks; an address that is none asks for nothing, and is not found. */
 function asksOf(route: string | undefined): Asks {
-  if (!route) return 'anybody';
+  if (!route) return 'anyone';
   const asks = ROUTE_ASKS[route];
   if (asks === undefined) throw new Error(`${route} does not say who may ask.`);
   return asks;
@@ -40,18 +40,14 @@ function asksOf(route: string | undefined): Asks {
 
 function refuseNotAllowed(c: Context<Env>, signedIn: SignedIn | null, asks: Permission | 'signed-in'): void {
   if (!signedIn)
-    throw new Problem(
-      401,
-      msg('Sign in first'),
-      msg('Nobody is signed in here, or it was too long ago. Sign in.'),
-    );
-  // A page that was opened by somebody else, before the device changed hands, writes and reads nothing as who is here now.
+    throw new Problem(401, msg('Sign in first'), msg('Not signed in here, or it was too long ago. Sign in.'));
+  // A page that another person opened, before the device changed hands, writes and reads nothing as who is here now.
   const expected = c.req.header(PRACTITIONER_HEADER);
   if (expected && expected !== signedIn.practitioner.id)
     throw new Problem(
       401,
-      msg('Somebody else is here'),
-      msg('Somebody else has signed in on this device. Open the page anew.'),
+      msg('Another person is signed in'),
+      msg('Another person has signed in on this device. Reload the page.'),
     );
   if (asks === 'signed-in') return;
   if (!c.get('practitioner')) throw lockedNow();

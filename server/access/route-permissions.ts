@@ -1,32 +1,32 @@
 import type { Permission } from '#core/access/permissions';
 
-/** What a route asks of who calls it: a permission of theirs; somebody signed in, locked or not; or nothing. */
-export type Asks = Permission | 'signed-in' | 'anybody';
+/** What a route asks of who calls it: a permission of theirs; a sign-in, locked or not; or nothing. */
+export type Asks = Permission | 'signed-in' | 'anyone';
 
-/** A cuff may be deflated by anyone who is there, though the device is locked: the route looks at what it is told. */
+/** A cuff may be deflated by anyone who is there, though the device is locked: the route checks the request. */
 export const THOUGH_LOCKED: ReadonlySet<string> = new Set(['POST /sessions/:id/events']);
 
 /**
- * What every route under /api asks (rule SCR-4). A route that is missing here is refused to everybody, and a test names it. Where
+ * What every route under /api asks (rule SCR-4). A route that is missing here is refused to all, and a test names it. Where
  * it depends on what is posted, the route asks for more itself.
  */
 export const ROUTE_ASKS: Readonly<Record<string, Asks>> = {
-  'GET /health': 'anybody',
-  // Told to this machine only.
-  'GET /health/deep': 'anybody',
-  'GET /health/metrics': 'anybody',
-  'GET /sign-in': 'anybody',
-  'POST /sign-in': 'anybody',
-  'POST /sign-in/pin': 'anybody',
-  'POST /sign-in/first': 'anybody',
-  'POST /sign-in/first/look': 'anybody',
+  'GET /health': 'anyone',
+  // For this machine only.
+  'GET /health/deep': 'anyone',
+  'GET /health/metrics': 'anyone',
+  'GET /sign-in': 'anyone',
+  'POST /sign-in': 'anyone',
+  'POST /sign-in/pin': 'anyone',
+  'POST /sign-in/first': 'anyone',
+  'POST /sign-in/first/look': 'anyone',
   'POST /sign-out': 'signed-in',
   'POST /sign-in/lock': 'signed-in',
   // Their secrets are who calls them.
-  'GET /calendar/:secret/training.ics': 'anybody',
-  'GET /print/:ticket': 'anybody',
-  'GET /home': 'anybody',
-  'POST /home': 'anybody',
+  'GET /calendar/:secret/training.ics': 'anyone',
+  'GET /print/:ticket': 'anyone',
+  'GET /home': 'anyone',
+  'POST /home': 'anyone',
 
   'GET /me': 'see',
   'POST /me/passphrase': 'signed-in',

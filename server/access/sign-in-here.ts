@@ -4,7 +4,7 @@ import { sha256 } from '../sha256';
 import { SignIns } from './sign-ins';
 
 /**
- * Signs a practitioner in from inside this process, where a program plays what somebody does.
+ * Signs a practitioner in from inside this process, where a program plays what a practitioner does.
  * @returns the header that says so to an application asked as `localhost`
  */
 export async function signInHere(

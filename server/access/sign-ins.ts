@@ -8,18 +8,18 @@ import { troubleOf } from '../trouble';
 /** A sign-in that is not used for so long has ended; however it is used, it ends after a long working day. */
 export const IDLE_MS = 2 * 3_600_000;
 export const LONGEST_MS = 14 * 3_600_000;
-/** On so many devices somebody is signed in at once; of one more the longest unused ends. */
+/** A practitioner is signed in on so many devices at once; of one more the longest unused ends. */
 const MOST_DEVICES = 10;
 /** A use is written down at most so often: every request is one. */
 const NOTED_EVERY_MS = 60_000;
 
-/** Somebody signed in on a device. A locked one may do nothing until its PIN is given. */
+/** A sign-in on a device. A locked one may do nothing until its PIN is given. */
 export type SignedIn = {
   id: string;
   tokenSha256: string;
   deviceSha256: string;
   practitioner: Practitioner;
-  /** Whether the passphrase was given by somebody else, and is to be changed before anything. */
+  /** Whether the passphrase was made by another person, and is to be changed before anything. */
   mustChange: boolean;
   madeAtMs: number;
   usedAtMs: number;
@@ -52,7 +52,7 @@ const read = ({ personId, name, role, isOwner, isLocked, mustChange, ...rest }: 
 
 /**
  * Who is signed in where. What was found once is kept here: every request asks. One process alone has the database, so that
- * nobody else changes it.
+ * no other request changes it.
  */
 export class SignIns {
   private readonly known = new Map<string, SignedIn>();
@@ -87,7 +87,7 @@ export class SignIns {
   }
 
   /**
-   * Signs somebody in on a device; whoever was signed in there is locked, and comes back by PIN. One person has one sign-in on a
+   * Signs a person in on a device; one who was signed in there is locked, and comes back by PIN. One person has one sign-in on a
    * device, under a token that is new each time.
    * @returns the token, which is kept nowhere else
    */
@@ -110,7 +110,7 @@ export class SignIns {
     return token;
   }
 
-  /** The sign-ins of somebody that one more would be too many of. */
+  /** The sign-ins of a practitioner that one more would be too many of. */
   private longestAgo(prepare: Prepare, practitionerId: string): { id: string }[] {
     return prepare(
       `select id from sign_in where practitioner_id = ? and ended_at_ms is null
@@ -118,7 +118,7 @@ export class SignIns {
     ).all(practitionerId) as { id: string }[];
   }
 
-  /** Takes somebody back in who was locked on this device, under a new token; whoever else is in there is locked. */
+  /** Signs a person who was locked on this device back in, under a new token; anyone else who is signed in there is locked. */
   unlock(prepare: Prepare, signedIn: SignedIn): string {
     for (const other of this.onDevice(prepare, signedIn.deviceSha256)) {
       if (other.id !== signedIn.id) this.lock(prepare, other);
@@ -131,7 +131,7 @@ export class SignIns {
     return token;
   }
 
-  /** Whether somebody who had signed in is in still. */
+  /** Whether a sign-in is still valid. */
   isIn = (signedIn: SignedIn): boolean => !hasEnded(signedIn, this.now());
 
   lock(prepare: Prepare, signedIn: SignedIn): void {
@@ -158,7 +158,7 @@ export class SignIns {
     }
   }
 
-  /** Ends every sign-in of somebody, but for one. */
+  /** Ends every sign-in of a practitioner, but for one. */
   endAllOf(prepare: Prepare, practitionerId: string, but?: string): void {
     const rows = prepare('select id from sign_in where practitioner_id = ? and ended_at_ms is null').all(
       practitionerId,
@@ -169,7 +169,7 @@ export class SignIns {
     );
   }
 
-  /** What is known of somebody may be another now: it is looked up again. */
+  /** Account or role may have changed: they are looked up again. */
   forgetAll(): void {
     this.known.clear();
   }
@@ -197,7 +197,7 @@ export class SignIns {
 const hasEnded = ({ madeAtMs, usedAtMs, isLocked }: SignedIn, nowMs: number): boolean =>
   (!isLocked && nowMs - usedAtMs > IDLE_MS) || nowMs - madeAtMs > LONGEST_MS;
 
-/** Where the disk is full, or another program has the database, somebody who is in stays in. */
+/** Where the disk is full, or another program has the database, a sign-in stays valid. */
 function unlessTrouble(error: unknown): void {
   if (!troubleOf(error)) throw error;
 }

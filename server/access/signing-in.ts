@@ -19,7 +19,7 @@ import { type Counted, countFailure, forgetFailures, waitMs } from './waits';
 /** Wrong PINs before a device asks for the passphrase. */
 const PIN_TRIES = 5;
 
-/** The same words whether it was the name or the passphrase: nobody learns which names there are. */
+/** The same words whether it was the name or the passphrase: it is not revealed which names there are. */
 const NOT_TAKEN = new Problem(
   401,
   msg('Not signed in'),
@@ -37,7 +37,7 @@ export function deviceOf(c: Context<Env>): string {
 }
 
 const whoFails = (name: string, deviceSha256: string | null, address: string): [Counted, Counted] => [
-  // A device that has signed in before is counted apart, so that nobody keeps an account out by failing elsewhere.
+  // A device that has signed in before is counted apart, so that no one keeps an account out by failing elsewhere.
   { of: 'name', key: `${name.trim().toLowerCase()} ${deviceSha256 ?? 'anywhere'}` },
   { of: 'address', key: address },
 ];
@@ -92,7 +92,7 @@ async function takeCode(
   ]);
 }
 
-/** Takes somebody back in who has signed in on this device today. */
+/** Signs a practitioner back in who has signed in on this device today. */
 export async function signInByPin(c: Context<Env>, practitionerId: string, pin: string): Promise<void> {
   const { em, signIns } = c.var;
   const device = deviceOf(c);
@@ -160,7 +160,7 @@ export function refuseTooSoon(leftMs: number): void {
   );
 }
 
-/** Counts a failure and writes it down; of a name nobody has, nothing but that it was tried. */
+/** Counts a failure and writes it down; of an unknown name, nothing but that it was tried. */
 export const refuse = (
   c: Context<Env>,
   counted: readonly Counted[],

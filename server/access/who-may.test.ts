@@ -38,22 +38,22 @@ describe('every route', () => {
     expect([...new Set(there)].sort()).toEqual(Object.keys(ROUTE_ASKS).sort());
   });
 
-  describe('lets in whom it is for, and nobody else', () => {
+  describe('lets in those it is for, and no one else', () => {
     const starting = startApi('file');
 
     it.each(ROUTES)('$route', async ({ route, asks }) => {
       const api = await starting;
       const shut = await knock(api, route, {});
-      if (asks === 'anybody') return expect(shut.title).not.toBe('Sign in first');
+      if (asks === 'anyone') return expect(shut.title).not.toBe('Sign in first');
       expect(shut).toEqual({ status: 401, title: 'Sign in first' });
       expect(await knock(api, route, { cookie: '__Host-nervato=made-up' })).toEqual(shut);
       // Another device's token under a name this line does not use.
       expect(await knock(api, route, { cookie: 'nervato=clara' })).toEqual(shut);
       // The old way of saying who works says nothing.
       expect(await knock(api, route, { 'x-nervato-practitioner': 'clara' })).toEqual(shut);
-      // A page that somebody else had opened.
+      // A page that another person had opened.
       expect((await knock(api, route, { ...as('clara'), 'x-nervato-practitioner': 'colin' })).title).toBe(
-        'Somebody else is here',
+        'Another person is signed in',
       );
       if (asks === 'signed-in') return;
       for (const [who, doer] of Object.entries(DOERS)) {
@@ -61,8 +61,8 @@ describe('every route', () => {
         expect([who, title === 'Not for this account']).toEqual([who, !mayDo(doer, asks)]);
         expect([who, title]).not.toEqual([who, 'Sign in first']);
       }
-      // Locked, whoever it is.
-      // But a cuff is let down.
+      // Locked, whatever the role.
+      // But a cuff may be deflated.
       if (route === 'POST /sessions/:id/events') return;
       expect(await knock(api, route, { cookie: '__Host-nervato=locked' })).toEqual({
         status: 401,

@@ -12,7 +12,7 @@ import { lookInto, Unusable } from './database-file';
 /** Where a backup goes, and what it is locked with. */
 export type BackupTo = {
   folder: string;
-  /** Null leaves it readable by anybody who has the file. */
+  /** Null leaves it readable by anyone who has the file. */
   passphrase: string | null;
   /** What it is of, in its name: "practice", or "before-008". */
   of: string;

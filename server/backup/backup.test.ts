@@ -194,7 +194,7 @@ describe('a file that is opened', () => {
     expect(readdirSync(join(folder, 'backups'))).toHaveLength(2);
   });
 
-  it('is not begun anew where a restore was cut short, nor in a folder that cannot be written to', async () => {
+  it('is not created where a restore was cut short, nor in a folder that cannot be written to', async () => {
     const folder = newFolder();
     const file = join(folder, 'practice.sqlite');
     writeFileSync(`${file}.before-restore-1772442000000`, 'what stood there');
@@ -241,7 +241,7 @@ describe('a file in use', () => {
     await (await openFile()).close();
   });
 
-  it('is free again when whoever held it was killed', async () => {
+  it('is free again when the process that held it was killed', async () => {
     const file = join(newFolder(), 'practice.sqlite');
     const script = `import('${import.meta.dirname}/alone.ts').then(({ holdAlone }) => { holdAlone(${JSON.stringify(file)}); console.log('held'); setInterval(() => {}, 1000); })`;
     const child = spawn(process.execPath, ['--import', 'tsx', '-e', script], {

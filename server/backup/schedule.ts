@@ -30,7 +30,7 @@ const positive = (text: string | undefined, usual: number): number =>
 
 /**
  * Backs the practice up now, where the newest backup is too old, and from then on; the oldest beyond what is kept go. In a
- * process of its own: copying a practice of years takes seconds, and nobody is to wait for it.
+ * process of its own: copying a practice of years takes seconds, and no request waits for it.
  * @param program makes a backup by what the environment says (`scripts/backup.ts`, built)
  */
 export function scheduleBackups(

@@ -7,7 +7,7 @@ import type { Prepare } from './sqlite';
 /** What a write is called in the audit, and the record it concerns. */
 export type AuditNote = { action: AuditAction; subject: string; detail?: Record<string, unknown> };
 
-/** The same where whoever keeps it knows the record. */
+/** The same where the caller knows the record. */
 export type NoteOnRecord = Omit<AuditNote, 'subject'>;
 
 /** A row of the audit before it is in the chain; `detail` is JSON. */
@@ -87,7 +87,7 @@ export type ChainCheck = {
 };
 
 /**
- * Checks that no row of the audit was changed, taken out or put in since it was written. Rows cut off at the end are found by
+ * Checks that no row of the audit was changed, removed or inserted since it was written. Rows cut off at the end are found by
  * comparing the last hash with one that was kept elsewhere, as backups do.
  */
 export function checkChain(prepare: Prepare): ChainCheck {
@@ -104,7 +104,7 @@ export function checkChain(prepare: Prepare): ChainCheck {
 function whyBroken(before: string, row: ChainedRow): Message | null {
   if (hashOf(before, row, row.detailSha256) !== row.hash)
     return msg(
-      'It does not follow from the row before it: one of the two was changed, or one between them was taken out or put in.',
+      'It does not follow from the row before it: one of the two was changed, or one between them was removed or inserted.',
     );
   if (row.salt !== '' && sha256(row.salt + row.detail) !== row.detailSha256)
     return msg('What it says was changed since it was written.');

@@ -1,6 +1,6 @@
 import type { Prepare } from './sqlite';
 
-/** Whether the database file holds together, as far as can be told without reading every index. */
+/** Whether the database file holds together, as far as is known without reading every index. */
 export const quickCheck = (prepare: Prepare): boolean =>
   (prepare('pragma quick_check(1)').get() as { quick_check: string }).quick_check === 'ok';
 

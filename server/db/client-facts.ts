@@ -23,8 +23,8 @@ const CLIENT = `client.id, client.name, client.story, about, shelf_life as "shel
 const ON_THE_LIST = 'archived_at_ms is null and merged_into is null';
 
 /**
- * One person with what counts now. @throws Problem 404 when nobody has this id
- * @param naming measurements and tests that a request speaks of, so that it can be told what has taken their place
+ * One person with what counts now. @throws Problem 404 for an unknown id
+ * @param naming measurements and tests that a request speaks of, so that what has taken their place can be named
  */
 export const readClient = (
   em: EntityManager,
@@ -49,7 +49,7 @@ export function readRecord(
   return record;
 }
 
-/** Who a write is for, where it asks nothing else of their record. @throws Problem 404 when nobody has this id */
+/** The client of a write that needs nothing else of their record. @throws Problem 404 for an unknown id */
 export const findClient = (em: EntityManager, clientId: string): Promise<{ id: string }> =>
   withStatements(em, (prepare) => {
     const row = prepare('select id from client where id = ? and merged_into is null').get(clientId);
@@ -112,7 +112,7 @@ export async function readToday(em: EntityManager, lines: Lines, nowMs: number):
   return { total, people: await linesOf(em, byName, lines, nowMs) };
 }
 
-/** The lines of some people, in their order; those that nobody has asked for lately are worked out. */
+/** The lines of some people, in their order; those that were not asked for lately are worked out. */
 async function linesOf(
   em: EntityManager,
   rows: readonly ClientRow[],
@@ -128,7 +128,7 @@ async function linesOf(
   return rows.flatMap(({ id }) => lines.get(id, nowMs) ?? []);
 }
 
-/** Reads people a few at a time; whoever else waits is answered in between: a session on the floor comes before a list. */
+/** Reads people a few at a time; other requests are answered in between: a session on the floor comes before a list. */
 async function aFewAtATime(
   em: EntityManager,
   rows: readonly ClientRow[],
@@ -140,11 +140,11 @@ async function aFewAtATime(
   }
 }
 
-/** Nobody who has stopped coming is looked at: far longer than anybody is away. */
+/** People who have stopped coming are left out: far longer than any absence. */
 const TRAINING_MS = 60 * MS_PER_DAY;
 
 /**
- * What everybody who trains asks of the week, who asks most urgently first, and the sessions their blocks have in it.
+ * What all who train need this week, the most urgent first, and the sessions their blocks have in it.
  */
 export async function readWeek(em: EntityManager, nowMs: number): Promise<WeekView> {
   const rows = await withStatements(em, (prepare) =>

@@ -16,7 +16,7 @@ export function beginConditions(
   }
 }
 
-/** Ends those of some conditions that have not ended. @param by null where nobody of the practice ended them: an older release did not keep who */
+/** Ends those of some conditions that have not ended. @param by null where no one of the practice ended them: an older release did not keep who */
 export function endConditions(
   prepare: Prepare,
   clientId: string,

@@ -108,7 +108,7 @@ export function mergeInto(prepare: Prepare, clientId: string, otherId: string, r
 
 /**
  * Forgets a person: their name, everything measured, and every event go, and entries of the audit lose what they say. What
- * cuffs were up for how long and what was seen with it stays counted, without anybody.
+ * cuffs were up for how long and what was seen with it stays counted, without a name.
  * @returns how many rows went
  */
 export function erase(prepare: Prepare, clientId: string, reason: string, by: By): number {
@@ -140,7 +140,7 @@ export function erase(prepare: Prepare, clientId: string, reason: string, by: By
     `update audit set detail = '', salt = '' where subject in (select client_id from erased)
        or subject in (select session_id from erased_session)`,
   ).run();
-  // The reason is the practice's own; it names nobody.
+  // The reason is the practice's own; it has no name in it.
   writeAudit(prepare, { action: 'erased', subject: 'practice', detail: { clientId, rows, reason } }, by);
   return rows;
 }

@@ -123,7 +123,7 @@ export const ScreeningEntity = defineEntity({
     procedures: p.json().$type<Procedure[]>(),
     places: p.json().$type<ItemPlace[]>(),
     medicines: p.json().$type<string[]>(),
-    /** Null but for somebody under 18 whose birthday was said. */
+    /** Null but for a person under 18 whose birthday was said. */
     adultFromMs: p.bigint('number').nullable(),
     /** Null in screenings of the first releases, which did not keep it. */
     by: p.string().$type<Role>().nullable(),
@@ -390,9 +390,9 @@ export const SessionEntity = defineEntity({
     finishedAtMs: p.bigint('number').nullable(),
     /** Frozen when it was opened, in the shape of its version: read it by `readPlan`. */
     plan: p.json().$type<unknown>(),
-    /** What later sessions ask of it, made anew whenever its log grows in what they ask; the log is the truth. */
+    /** What later sessions ask of it, made again whenever its log grows in what they ask; the log is the truth. */
     summary: p.json().$type<SessionSummary>(),
-    /** It in one line of the person's log once it is finished, made anew with its summary; read as text only. */
+    /** It in one line of the person's log once it is finished, made again with its summary; read as text only. */
     logLine: p.json().$type<SessionLine>().nullable().lazy(),
     superseded: superseded(),
   },

@@ -1,9 +1,9 @@
-import type { EntryTells, RecordEntries, RecordEntry, RetractableKind } from '#contract/corrections';
+import type { EntryContent, RecordEntries, RecordEntry, RetractableKind } from '#contract/corrections';
 import { RETRACTABLE_TABLES } from './retractable';
 import type { Prepare } from './sqlite';
 
-/** What a row of a kind tells (`EntryTells`), as a JSON object in SQL. */
-const TELLS: Record<RetractableKind, string> = {
+/** The content of a row of a kind (`EntryContent`), as a JSON object in SQL. */
+const CONTENT: Record<RetractableKind, string> = {
   screening: `json_object('yes', json(yes))`,
   clearance: `json_object('subjects', json_extract(clearance, '$.subjects'), 'givenBy', json_extract(clearance, '$.givenBy'))`,
   consent: `json_object('decision', decision, 'read', "read")`,
@@ -26,11 +26,11 @@ const KINDS = Object.keys(RETRACTABLE_TABLES) as RetractableKind[];
 export function readEntries(prepare: Prepare, clientId: string, beforeMs: number): RecordEntries {
   const selects = KINDS.map((kind) => {
     const { table, at } = RETRACTABLE_TABLES[kind];
-    return `select * from (select '${kind}' as kind, id, ${at} as at_ms, ${TELLS[kind]} as tells from ${table}
+    return `select * from (select '${kind}' as kind, id, ${at} as at_ms, ${CONTENT[kind]} as content from ${table}
       where client_id = ?1 and ${at} < ?2 order by ${at} desc limit ${PAGE + 1})`;
   });
   const rows = prepare(
-    `select entry.kind, entry.id, entry.at_ms as "atMs", tells, retraction.at_ms as "retractedAtMs", person.name as "by", reason
+    `select entry.kind, entry.id, entry.at_ms as "atMs", content, retraction.at_ms as "retractedAtMs", person.name as "by", reason
      from (${selects.join(' union all ')}) as entry
        left join retraction on retraction.kind = entry.kind and row_id = entry.id
        left join person on person.id = retraction.practitioner_id
@@ -39,17 +39,17 @@ export function readEntries(prepare: Prepare, clientId: string, beforeMs: number
     kind: RetractableKind;
     id: string;
     atMs: number;
-    tells: string;
+    content: string;
     retractedAtMs: number | null;
     by: string | null;
     reason: string | null;
   }[];
   return {
     entries: rows.slice(0, PAGE).map(
-      ({ kind, id, atMs, tells, retractedAtMs, by, reason }): RecordEntry => ({
+      ({ kind, id, atMs, content, retractedAtMs, by, reason }): RecordEntry => ({
         id,
         atMs,
-        tells: { kind, ...JSON.parse(tells) } as EntryTells,
+        content: { kind, ...JSON.parse(content) } as EntryContent,
         retracted:
           retractedAtMs === null ? null : { atMs: retractedAtMs, by: by ?? '', reason: reason ?? '' },
       }),

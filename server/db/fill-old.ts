@@ -75,8 +75,8 @@ function fillHolds(prepare: Prepare): void {
 const SCREENING_WITH_ID = SCREENING.replace('select ', 'select id, ');
 
 /**
- * What each person has, by all their screenings: a later "no" ended it where a clinician asked, or where nobody kept who asked,
- * since nothing else ended it then; one by somebody else did not (rule SCR-1).
+ * What each person has, by all their screenings: a later "no" ended it where a clinician asked, or where it was not kept who asked,
+ * since nothing else ended it then; one by another person did not (rule SCR-1).
  */
 function fillConditions(prepare: Prepare): void {
   const people = prepare('select id from client where merged_into is null').all() as { id: string }[];

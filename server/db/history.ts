@@ -5,7 +5,7 @@ import type { Screening } from '#core/screening/screening';
 import { type Row, SCREENING, screeningOf } from './read-facts';
 import type { Prepare } from './sqlite';
 
-/** Points of a chart: more cannot be told apart on it. */
+/** Points of a chart: more cannot be distinguished on it. */
 const MOST_POINTS = 200;
 
 /** What is older than `beforeMs`. */

@@ -94,7 +94,7 @@ describe.each(['after-001', 'after-002', 'after-003'])('a database %s', (name) =
     }
   });
 
-  it('shows everybody, what was signed for them, and what is in the way', async () => {
+  it('shows everyone, what was signed for them, and what is in the way', async () => {
     const { get } = await openOld(name);
     const { people, total } = await get<PeoplePage>('/clients');
     expect([people.length > 3, total]).toEqual([true, people.length]);

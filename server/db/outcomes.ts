@@ -43,7 +43,7 @@ export const readPairs = (prepare: Prepare, measureId: MeasureId): [number, numb
     ).all(measureId) as { a: number; b: number }[]
   ).map(({ a, b }) => [a, b]);
 
-/** The first and the last of a measure of everybody who has two, with the sessions of that limb finished between them. */
+/** The first and the last of a measure of all who have two, with the sessions of that limb finished between them. */
 export const readFirstAndLast = (prepare: Prepare, measureId: MeasureId): FirstAndLast[] =>
   (
     prepare(

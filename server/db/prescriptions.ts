@@ -10,7 +10,7 @@ import type { NoteOnRecord } from './audit';
 import { CoursePlanEntity, PrescriptionEntity } from './entities';
 import { withAudit } from './with-audit';
 
-/** A version to keep, signed by whoever works now. */
+/** A version to keep, signed by the practitioner of the request. */
 export type VersionToKeep = {
   clientId: string;
   /** The plan it is a version of, or the one to begin with it. */

@@ -305,7 +305,7 @@ const SESSIONS: Kind<SessionFact> = {
     coursePlanId,
     startedAtMs,
     finishedAtMs,
-    // Sessions of earlier releases say neither what their answers change, nor what they gave, nor for whom they were too much.
+    // Sessions of earlier releases say neither what their answers change, nor what they gave, nor for which limbs they were too much.
     answered: [],
     given: [],
     stepsDown: [],
@@ -327,7 +327,7 @@ const PRESCRIPTIONS: Kind<Row> = {
   of: (row) => row,
 };
 
-/** So many people are read at once: as many as are worked out in the time that nobody minds to wait. */
+/** So many people are read at once: as many as are worked out in a short wait. */
 export const READ_AT_ONCE = 10;
 
 /** Measurements and tests by their ids. */

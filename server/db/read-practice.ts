@@ -6,7 +6,7 @@ import { kitInUse } from './kit';
 import { ownExercisesInUse, ownMeasures } from './library';
 import type { Prepare } from './sqlite';
 
-/** What the practice itself says about everybody: its units and exercises, its kit, who works in which role. */
+/** What the practice itself says about everyone: its units and exercises, its kit, who works in which role. */
 export type PracticeFacts = Pick<
   ClientFacts,
   'units' | 'stricter' | 'arbitraryUpToMmHg' | 'ownExercises' | 'ownMeasures' | 'zoneOffsetMs'

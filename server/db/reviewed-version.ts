@@ -9,8 +9,8 @@ import { findingsOf, keepVersion } from './prescriptions';
 import type { SessionHead } from './session-log';
 
 /**
- * Keeps the version of a plan that the answers to its review make, signed by whoever answered. One that would break a rule,
- * or pass a guard that nobody has passed, is left to be signed in Prescribe (rule REV-10).
+ * Keeps the version of a plan that the answers to its review make, signed by the person who answered. One that would break a rule,
+ * or pass a guard that was not passed, is left to be signed in Prescribe (rule REV-10).
  */
 export async function keepReviewedVersion(c: Context<Env>, session: SessionHead): Promise<void> {
   const { em, nowMs, practitioner } = c.var;

@@ -31,7 +31,7 @@ const HEAD = `id, client_id as "clientId", prescription_id as "prescriptionId", 
 export const readHead = (prepare: Prepare, id: string): SessionHead | undefined =>
   prepare(`select ${HEAD} from session where id = ?`).get(id) as SessionHead | undefined;
 
-/** Sessions that nobody has finished, in the order they were opened. */
+/** Sessions that are not finished, in the order they were opened. */
 export const readOpenHeads = (prepare: Prepare): SessionHead[] =>
   prepare(
     `select ${HEAD} from session where finished_at_ms is null order by opened_at_ms`,
@@ -119,7 +119,7 @@ export const changesSummary = (
 ): boolean =>
   events.length > 0 && (finishedAtMs !== null || events.some(({ type }) => EVENTS[type].changesSummary));
 
-/** Makes the summary of a session anew from its log, and its line in the person's log once it is finished. */
+/** Makes the summary of a session from its log, and its line in the person's log once it is finished. */
 export function summarise(prepare: Prepare, session: SessionHead): void {
   const { plan, state, painBefore } = readDone(prepare, session);
   const summary = summaryOf(plan, state, painBefore);

@@ -14,7 +14,7 @@ export const SAME: Record<string, readonly string[]> = {
   session: ['client_id'],
 };
 
-/** Says anew which rows of a person count now, but for those that were retracted (2): to be called where some were deleted, which no trigger sees. */
+/** Works out which rows of a person count now, but for those that were retracted (2): to be called where some were deleted, which no trigger sees. */
 export function recountSuperseded(prepare: Prepare, clientId: string): void {
   for (const [table, keys] of Object.entries(SAME)) {
     const at = table === 'session' ? 'opened_at_ms' : 'at_ms';

@@ -98,7 +98,7 @@ describe('the check of a device', () => {
           command: () => {},
           frame: (nowMs) => ({ ...new ReplayDevice([], 0).frame(nowMs), valve: 'open' }),
         }),
-      /pressure goes up when it is told to: told to go to 60 mmHg/,
+      /pressure goes up on command: sent to 60 mmHg/,
     ],
   ];
   it.each(broken)('finds one that %s', async (_, link, words) => {

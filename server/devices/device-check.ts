@@ -93,13 +93,13 @@ const CHECKS: { name: string; run: (device: Device) => Promise<void> }[] = [
     },
   },
   {
-    name: 'pressure goes up when it is told to',
+    name: 'pressure goes up on command',
     run: async (device) => {
       await letDown(device);
       await pumpTo(device, 60);
       await device.until(
         ({ pressureMmHg }) => Math.abs(pressureMmHg - 60) <= NEAR_MMHG,
-        'told to go to 60 mmHg, it is not near there half a minute after',
+        'sent to 60 mmHg, it is not near there half a minute after',
       );
     },
   },

@@ -65,7 +65,7 @@ describe('devices over HTTP', () => {
     expect(JSON.stringify(streamed)).not.toContain(String(limb.occlusionMmHg));
   });
 
-  it('are refused on a limb without a cuff, and for commands nobody knows', async () => {
+  it('are refused on a limb without a cuff, and for unknown commands', async () => {
     const {
       api,
       made: { id: clientId },

@@ -2,7 +2,7 @@ import type { DeviceLink } from './device-check';
 
 type Ask = (url: string, init?: RequestInit) => Promise<Response> | Response;
 
-/** A device at an address, as docs/device-protocol.md says: `…/stream` for its frames, `…/commands` for what it is told. */
+/** A device at an address, as docs/device-protocol.md says: `…/stream` for its frames, `…/commands` for its commands. */
 export async function linkTo(
   address: string,
   { headers = {}, ask = fetch }: { headers?: Record<string, string>; ask?: Ask } = {},

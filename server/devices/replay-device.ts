@@ -23,7 +23,7 @@ export function pressureAt(trace: readonly TracePoint[], elapsedMs: number): num
 
 /**
  * A reference of what a bridge to a real pump has to do (docs/device-protocol.md): it plays a trace that was recorded until it
- * is told something, and from then on does what it is told. It has no probe.
+ * is sent a command, and from then on follows commands. It has no probe.
  */
 export class ReplayDevice {
   private seq = 0;

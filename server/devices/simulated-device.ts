@@ -6,7 +6,7 @@ import { oximeterAfter } from '#core/simulation/sensors';
 
 /** How finely a device is worked out between two looks at it. */
 const STEP_MS = 50;
-/** Nobody waits this long for a frame: a device that was asleep wakes where it was. */
+/** No frame takes this long: a device that was asleep wakes where it was. */
 const LONGEST_GAP_MS = 60_000;
 
 /**

@@ -2,7 +2,7 @@ import type { Context } from 'hono';
 import { type SSEStreamingApi, streamSSE } from 'hono/streaming';
 import type { DeviceFrame } from '#contract/device';
 
-/** A device's frames as docs/device-protocol.md has them: one JSON object an event, until nobody listens. */
+/** A device's frames as docs/device-protocol.md has them: one JSON object an event, until the reader leaves. */
 export const streamFrames = (
   c: Context,
   next: () => DeviceFrame | Promise<DeviceFrame>,

@@ -9,7 +9,7 @@ export type CalendarOf = { standing: BlockStanding; name: string | null };
 
 /**
  * Blocks as they are, as an iCalendar file: what was missed is not in it, what makes it up is. It names no measurement, and
- * nobody unless that was asked for: calendars are shared. Times are local to whoever reads it, as an appointment in a practice is.
+ * no one unless that was asked for: calendars are shared. Times are local to the reader, as an appointment in a practice is.
  */
 export function calendarOf(blocks: readonly CalendarOf[], practiceName: string, nowMs: number): string {
   const calendar = ical({

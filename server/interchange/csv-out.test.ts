@@ -4,7 +4,7 @@ import { ARCHIVE_KINDS } from '#contract/archive-rows';
 import { measuredClient, startAfter, startApi } from '../api.fixture';
 import { ready, train } from '../forbidden.fixture';
 
-describe('a table taken out as CSV', () => {
+describe('a table exported as CSV', () => {
   it('is RFC 4180 with units in its headings, and no cell is a formula', async () => {
     const {
       api,

@@ -3,7 +3,7 @@ import type { Text } from '#core/message/message';
 import { type AuditNote, writeAudit } from '../db/audit';
 import type { Prepare } from '../db/sqlite';
 
-/** What was taken in at once: by whom, when, what it was called, and whose records it is in. */
+/** One import: by which practitioner, when, what it was called, and whose records it is in. */
 export type ImportList = {
   id: string;
   nowMs: number;

@@ -2,7 +2,7 @@ import type { FeedMessage } from '#contract/feed';
 
 type Listener = (message: FeedMessage) => void;
 
-/** What happens in the practice, told to every device that follows (one stream a browser, whatever it shows). */
+/** What happens in the practice, sent to every device that follows (one stream a browser, whatever it shows). */
 export class Feed {
   private readonly listeners = new Set<Listener>();
 

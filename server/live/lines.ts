@@ -2,7 +2,7 @@ import type { ClientSummary } from '#contract/client';
 
 /** A line says what it said a minute ago at most: what changes by the clock alone changes by the day. */
 const KEPT_MS = 60_000;
-/** So many people are looked at in a day at most; beyond it all are read anew. */
+/** So many people are looked at in a day at most; beyond it all are read again. */
 const MOST = 20_000;
 
 /**

@@ -7,7 +7,7 @@ import { Problem } from '../problem';
 /** A browser's tabs share one feed; a device has a stream for each cuff that is measured with. */
 const MOST_STREAMS = 24;
 
-/** Refuses one stream more than anybody needs. @throws Problem 429 */
+/** Refuses one stream too many. @throws Problem 429 */
 export function refuseTooManyStreams(c: Context<Env>): void {
   if (c.var.signIns.streamsOf(c.var.signedIn) < MOST_STREAMS) return;
   throw new Problem(

@@ -102,21 +102,21 @@ export const accountRoutes = new Hono<Env>()
         pinHash: null,
       });
       c.var.signIns.endAllOf(prepare, practitionerId);
-      return { action: 'passphrase-changed', subject: practitionerId, detail: { by: 'somebody else' } };
+      return { action: 'passphrase-changed', subject: practitionerId, detail: { by: 'another person' } };
     });
     return c.json({ passphrase } satisfies MadePassphrase, 201);
   });
 
 type Note = Parameters<typeof writeAudit>[1];
 
-/** A change of accounts with its audit entry; what is known of who is signed in is looked up anew. */
+/** A change of accounts with its audit entry; what is known of who is signed in is looked up again. */
 async function changed(c: Context<Env>, work: (prepare: Prepare) => Note): Promise<void> {
   const by = { practitionerId: c.var.practitioner.id, atMs: c.var.nowMs };
   try {
     await inTransaction(c.var.em, (prepare) => writeAudit(prepare, work(prepare), by));
   } catch (error) {
     if (!isUniqueClash(error)) throw error;
-    const message = msg('Somebody signs in by this name already.');
+    const message = msg('An account has this name already.');
     throw new Problem(409, msg('Taken'), message, [
       { path: 'name', message, remedy: msg('Choose another.') },
     ]);
@@ -135,8 +135,8 @@ function refuseWithoutOwner(prepare: Prepare): void {
   if (prepare('select 1 from account where is_owner = 1 and ended_at_ms is null').get()) return;
   throw new Problem(
     409,
-    msg('Nobody would own it'),
-    msg('A practice has an owner: make somebody else one first.'),
+    msg('No owner would be left'),
+    msg('A practice has an owner: make another person one first.'),
   );
 }
 

@@ -28,13 +28,13 @@ import { notFound, Problem } from '../problem';
 import { query } from '../validate';
 
 const ARCHIVE = {
-  // While it is taken in, all or nothing, nobody else is answered.
+  // While it is imported, all or nothing, no other request is answered.
   mostMb: 16,
   else: msg('Take a larger one in with the server stopped: npm run archive -- in FILE'),
 };
 
 const takingInSchema = z.object({
-  /** Who is whom, as JSON. */
+  /** Which client of the archive is which one here, as JSON. */
   matches: z
     .string()
     .max(20_000)
@@ -44,14 +44,14 @@ const takingInSchema = z.object({
         return archiveMatchesSchema.parse(JSON.parse(text));
       } catch {
         context.addIssue(
-          issue(msg('Say who is whom as JSON: {example}.', { example: '{"id there":"id here"}' })),
+          issue(msg('Give the matches as JSON: {example}.', { example: '{"id there":"id here"}' })),
         );
         return z.NEVER;
       }
     }),
   /** What the file is called. */
   name: z.string().max(200).default('an archive'),
-  /** The key of the site it comes from, as somebody compared it. */
+  /** The key of the site it comes from, as it was compared. */
   movedFrom: z.string().max(80).default(''),
 });
 
@@ -110,7 +110,7 @@ export const archiveRoutes = new Hono<Env>()
     return c.json(await withStatements(c.var.em, readImports));
   });
 
-/** So long nobody else is answered while a file goes out. */
+/** So long no other request is answered while a file goes out. */
 const PIECE_MS = 10;
 
 const fileOf = (c: Context<Env>): string => String(c.var.em.config.get('dbName'));
@@ -135,7 +135,7 @@ async function sendLines(
   c.header('content-type', type);
   c.header('cache-control', 'no-store');
   return stream(c, async (out) => {
-    // Whoever else asks is answered in between: a practice of years takes half a minute.
+    // Other requests are answered in between: a practice of years takes half a minute.
     let sinceMs = performance.now();
     let piece = '';
     for (const line of lines) {
@@ -172,7 +172,7 @@ async function takeInBody(
       );
     } catch (error) {
       if (!(error instanceof NotAnArchive)) throw error;
-      throw new Problem(422, msg('Not taken in'), sentences(error.says, msg('Nothing was stored.')), [
+      throw new Problem(422, msg('Not imported'), sentences(error.says, msg('Nothing was stored.')), [
         { path: `line.${error.line}`, message: error.says },
       ]);
     } finally {

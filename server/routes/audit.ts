@@ -8,12 +8,12 @@ import { withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
 import { body, query } from '../validate';
 
-/** Who did what and looked at whom: of the practice, of one person, and whether the record of it is whole. */
+/** Who did what and looked at which record: of the practice, of one person, and whether the record of it is whole. */
 export const auditRoutes = new Hono<Env>()
   .get('/', query(auditQuerySchema), async (c) =>
     c.json(await withStatements(c.var.em, (prepare) => readAudit(prepare, c.req.valid('query'), null))),
   )
-  // What a browser prints only the browser knows of; it tells.
+  // Only the browser knows what it prints; it reports it.
   .post('/printed', body(printedSchema), async (c) => {
     const { subject, view } = c.req.valid('json');
     await withAudit(c, { action: 'printed', subject, detail: { view } }, () => undefined);

@@ -130,7 +130,7 @@ describe('a block of training', () => {
     ]);
   });
 
-  it('is handed out as a calendar as it stands, which names nobody', async () => {
+  it('is handed out as a calendar as it is, which names no one', async () => {
     const {
       api,
       made: { client },
@@ -213,7 +213,7 @@ describe('the practice’s own exercises and templates', () => {
     expect(after.templates).toEqual([]);
     const back = { id: template.id, isRetired: false };
     expect(englishOf(await api.post('/practice/templates/retire', back))).toEqual(practice);
-    // Who did it and to what is in the audit by its name; what was never kept is taken out of nothing.
+    // Who did it and to what is in the audit by its name; what was never kept is never retired.
     const { entries } = await api.get<AuditPage>('/audit');
     expect(entries.slice(0, 2).map(({ action, detail }) => [action, detail])).toEqual([
       ['template-brought-back', { label: 'Thighs, short' }],

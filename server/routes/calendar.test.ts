@@ -17,7 +17,7 @@ const fetched = async (api: Api, { path }: NewCalendarFeed) => {
 };
 
 describe('a calendar to subscribe to', () => {
-  it('has the sessions of everybody whose block the practitioner has kept, and names nobody unless asked', async () => {
+  it('has the sessions of everyone whose block the practitioner has kept, and names no one unless asked', async () => {
     const api = await startApi();
     await withBlock(api, 'Ada Wick');
     await withBlock(api, 'Bea Wick');

@@ -13,14 +13,14 @@ import { notFound } from '../problem';
 import { sha256 } from '../sha256';
 import { body } from '../validate';
 
-/** Blocks of more people than this make no calendar that anybody reads. */
+/** Blocks of more people than this make no readable calendar. */
 const MOST_BLOCKS = 500;
 
 type Feed = { practitionerId: string; namesPeople: number };
 
 /**
- * The sessions of everybody whose block a practitioner has kept, at an address that a calendar program can fetch: it is known by
- * a secret, which is told once and can be changed.
+ * The sessions of everyone whose block a practitioner has kept, at an address that a calendar program can fetch: it is known by
+ * a secret, which is shown once and can be changed.
  */
 export const calendarRoutes = new Hono<Env>()
   .get('/', async (c) => {

@@ -6,7 +6,7 @@ import { englishOf } from '#language/english-of.fixture';
 import { CLEAR, DAY_MS, FIT, measuredClient, OCCLUSION, startAfter, startApi, TRIAL } from '../api.fixture';
 
 describe('people on record', () => {
-  it('adds a person with nothing known, and judges the chain anew after each write', async () => {
+  it('adds a person with nothing known, and judges the chain again after each write', async () => {
     const api = await startApi();
     const added = await api.post('/clients', { name: '  Ada Test ' });
     expect(added.name).toBe('Ada Test');
@@ -177,7 +177,7 @@ describe('what is refused, beside its field', () => {
     expect(problem.detail).toContain('Use thigh-small (35–50 cm)');
   });
 
-  it('writes of nobody, unreadable bodies and unknown addresses', async () => {
+  it('writes without a sign-in, unreadable bodies and unknown addresses', async () => {
     const api = await startApi();
     expect((await api.refused('/clients', { name: 'Ada' }, 'nobody')).status).toBe(401);
     expect((await api.refused('/clients', '{"name":')).status).toBe(400);

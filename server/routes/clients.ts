@@ -58,7 +58,7 @@ import { tellChange } from '../live/tell-change';
 import { notFound, refusedByRules, refusedField } from '../problem';
 import { body, query } from '../validate';
 
-/** People and what is known of them. Every answer to a write is the whole record, with the chain judged anew. */
+/** People and what is known of them. Every answer to a write is the whole record, with the chain judged again. */
 export const clientRoutes = new Hono<Env>()
   .get('/', query(peopleQuerySchema), async (c) =>
     c.json(await readPeople(c.var.em, peopleAsked(c.req.valid('query')), c.var.lines, c.var.nowMs)),
@@ -113,7 +113,7 @@ export const clientRoutes = new Hono<Env>()
     const { id: practitionerId, role } = c.var.practitioner;
     await withAudit(c, { action: 'screened', subject: client.id, detail: screening }, async (em) => {
       em.create(ScreeningEntity, { id, clientId: client.id, atMs: c.var.nowMs, ...screening, by: role });
-      // A new screening by a clinician answers the holds that may be lifted; what it finds itself is held anew.
+      // A new screening by a clinician answers the holds that may be lifted; what it finds itself is held again.
       if (role === 'clinician') {
         const answered = client.facts.holds.filter(
           ({ ends, ...hold }) =>

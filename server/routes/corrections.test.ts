@@ -28,7 +28,7 @@ const MEASURED_LATER = 3 * DAY_MS;
 const entries = async (api: Api, id: string) =>
   (await api.get<RecordEntries>(`/clients/${id}/entries`)).entries;
 const entryOf = async (api: Api, id: string, kind: string) => {
-  const found = (await entries(api, id)).find(({ tells }) => tells.kind === kind);
+  const found = (await entries(api, id)).find(({ content }) => content.kind === kind);
   if (!found) throw new Error(`No ${kind} is on record.`);
   return found;
 };
@@ -36,7 +36,7 @@ const retract = async (api: Api, clientId: string, kind: string, id?: string) =>
   api.post<Retracted>(`/clients/${clientId}/retractions`, {
     kind,
     id: id ?? (await entryOf(api, clientId, kind)).id,
-    reason: 'Of somebody else',
+    reason: 'Of another person',
   });
 const chainOf = ({ chain }: ClientRecord) => Object.fromEntries(chain.map(({ id, state }) => [id, state]));
 
@@ -50,7 +50,7 @@ describe('a measurement that is retracted', () => {
     expect(record.facts.occlusions.map(({ id }) => id)).toEqual(client.facts.occlusions.map(({ id }) => id));
     expect(unsettled).toEqual([]);
     const wrong = await entryOf(api, client.id, 'occlusion-pressure');
-    expect(wrong.retracted).toEqual({ atMs: api.clock.nowMs, by: 'Clara', reason: 'Of somebody else' });
+    expect(wrong.retracted).toEqual({ atMs: api.clock.nowMs, by: 'Clara', reason: 'Of another person' });
     // A newer one takes the place of the older as ever.
     const again = await api.post(`/clients/${client.id}/occlusion-pressures`, OCCLUSION);
     expect(again.facts.occlusions).toHaveLength(1);
@@ -110,7 +110,7 @@ describe('a measurement that is retracted', () => {
     expect((await retract(api, client.id, 'heavy-work')).record.facts.heavyWork).toEqual([]);
   });
 
-  it('tells what it is with its figures and ids, so that it is read in any unit and language', async () => {
+  it('gives what it is with its figures and ids, so that it is read in any unit and language', async () => {
     const { api, made: client } = await startAfter(measuredClient);
     const base = `/clients/${client.id}`;
     const occlusionId = client.facts.occlusions[0]?.id;
@@ -121,7 +121,7 @@ describe('a measurement that is retracted', () => {
     const strap = { limb: 'left-arm', strapId: 'wrap', mark: 4, felt: 7, colourGood: true, noTingling: true };
     await api.post(`${base}/fits`, { kind: 'strap', limb: 'left-arm', girthCm: 30, strapId: 'wrap' });
     await api.post(`${base}/tightness`, { ...strap, tension: 'by half' });
-    expect((await entries(api, client.id)).map(({ tells }) => tells)).toEqual(
+    expect((await entries(api, client.id)).map(({ content }) => content)).toEqual(
       expect.arrayContaining([
         { kind: 'screening', yes: ['varicose-veins', 'smoker'] },
         { kind: 'quick-check', limb: 'left-thigh', goneMmHg: 177.5 },
@@ -137,7 +137,7 @@ describe('a measurement that is retracted', () => {
 
   it('is retracted by a clinician with a reason, once, and only from the record it is of', async () => {
     const { api, made: client } = await startAfter(measuredClient);
-    const other = await api.post('/clients', { name: 'Somebody Else' });
+    const other = await api.post('/clients', { name: 'Other Person' });
     const { id } = await entryOf(api, client.id, 'fit');
     const asked = { kind: 'fit', id, reason: 'Wrong leg' };
     const path = `/clients/${client.id}/retractions`;
@@ -157,7 +157,7 @@ describe('a session that is retracted', () => {
         await api.refused(`/clients/${view.clientId}/retractions`, {
           kind: 'session',
           id: view.id,
-          reason: 'Of somebody else',
+          reason: 'Of another person',
         })
       ).status,
     ).toBe(409);
@@ -193,7 +193,7 @@ describe('a person', () => {
     });
   });
 
-  it('is told of: what they want and how they are reached, with what stood there before in the audit', async () => {
+  it('is described: what they want and how they are reached, with what stood there before in the audit', async () => {
     const api = await startApi();
     const { id, about: before } = await api.post<ClientRecord>('/clients', { name: 'Ada' });
     const about = { contact: '555 0177, mornings', goals: 'the tower stairs', notes: '' };
@@ -220,7 +220,7 @@ describe('a person', () => {
     expect((await api.get<PeoplePage>('/clients')).total).toBe(1);
   });
 
-  it('who is on record twice becomes one, of whom the newest of both counts', async () => {
+  it('who is on record twice becomes one, with the newest of both in force', async () => {
     const { api, made: first } = await startAfter(measuredClient);
     api.clock.nowMs += MEASURED_LATER;
     const second = await api.post('/clients', { name: 'Test Persson' });
@@ -287,7 +287,7 @@ describe('a person who is to be forgotten', () => {
         { ...event, id: '00000000-0000-4000-8000-000000000002', seq: 2, type: 'session-finished' },
       ],
     });
-    await api.post('/clients', { name: 'Somebody Else' });
+    await api.post('/clients', { name: 'Other Person' });
     await api.post(`/clients/${view.clientId}/adverse-events`, {
       id: '00000000-0000-4000-8000-000000000003',
       atMs: api.clock.nowMs,
@@ -327,11 +327,11 @@ describe('a person who is to be forgotten', () => {
 });
 
 describe('the audit', () => {
-  it('is whole as long as nobody touches it, and says where somebody has', async () => {
+  it('is whole as long as it is unchanged, and says where it was changed', async () => {
     const { api } = await startAfter(measuredClient);
     expect(await api.get<AuditCheck>('/audit/check')).toMatchObject({ rows: 6, broken: null });
     const wrongs = [
-      "update audit set subject = 'somebody' where id = 3",
+      "update audit set subject = 'another' where id = 3",
       'delete from audit where id = 3',
       "insert into audit (id, at_ms, practitioner_id, action, subject, detail) values (99, 1, 'clara', 'x', 'y', '{}')",
     ];

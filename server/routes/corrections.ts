@@ -37,7 +37,7 @@ export const correctionRoutes = new Hono<Env>()
   .post('/:id/retractions', body(retractionSchema), async (c) => {
     const before = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const kit = await readKit(c.var.em);
-    await inTransaction(c.var.em, (prepare) => retract(prepare, before.id, c.req.valid('json'), byWhom(c)));
+    await inTransaction(c.var.em, (prepare) => retract(prepare, before.id, c.req.valid('json'), actorOf(c)));
     const record = await tellChange(c, before.id);
     const unsettled = whatChanged(before, record, kit, c.var.nowMs);
     return c.json({ record, unsettled } satisfies Retracted, 201);
@@ -62,7 +62,7 @@ export const correctionRoutes = new Hono<Env>()
   .post('/:id/merge', body(mergeSchema), async (c) => {
     const { id } = await findClient(c.var.em, c.req.param('id'));
     const { otherId, reason } = c.req.valid('json');
-    await inTransaction(c.var.em, (prepare) => mergeInto(prepare, id, otherId, reason, byWhom(c)));
+    await inTransaction(c.var.em, (prepare) => mergeInto(prepare, id, otherId, reason, actorOf(c)));
     tellPractice(c);
     return c.json(await tellChange(c, id, true));
   })
@@ -83,12 +83,12 @@ export const correctionRoutes = new Hono<Env>()
           },
         ],
       );
-    const rows = await inTransaction(c.var.em, (prepare) => erase(prepare, id, reason, byWhom(c)));
+    const rows = await inTransaction(c.var.em, (prepare) => erase(prepare, id, reason, actorOf(c)));
     tellPractice(c);
     return c.json({ rows } satisfies Erased);
   });
 
-const byWhom = (c: Context<Env>) => ({ practitionerId: c.var.practitioner.id, atMs: c.var.nowMs });
+const actorOf = (c: Context<Env>) => ({ practitionerId: c.var.practitioner.id, atMs: c.var.nowMs });
 
 type Kit = Parameters<typeof recheck>[2];
 

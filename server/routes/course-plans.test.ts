@@ -170,7 +170,7 @@ describe('a review that binds (REV-10)', () => {
     await api.post('/sessions', { id: newId(), prescriptionId: person.prescriptionId });
   });
 
-  it('waits for a clinician where whoever answered may not sign it, and holds the plan until then', async () => {
+  it('waits for a clinician where the person who answered may not sign it, and holds the plan until then', async () => {
     const api = await startApi();
     const client = (await ready(api)).client;
     const passive = {
@@ -264,7 +264,7 @@ describe('heavy work in one line (PRO-4)', () => {
     expect(today.facts.heavyWork[0]).toMatchObject(squat);
   });
 
-  it('is refused tomorrow, of another year, with an exercise nobody knows, or as light as anything', async () => {
+  it('is refused tomorrow, of another year, with an unknown exercise, or as light as anything', async () => {
     const { api, made: person } = await startAfter(ready);
     const nowMs = api.clock.nowMs;
     const wrong = [

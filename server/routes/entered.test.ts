@@ -138,7 +138,7 @@ describe('a session that was done on paper or elsewhere', () => {
     const refused = async (body: object) => (await api.refused('/sessions/entered', body)).problem.detail;
     expect(await refused(entry(signedMs - DAY_MS))).toContain('not signed yet');
     expect(await refused(entry(api.clock.nowMs - 60_000))).toContain('would not be over yet');
-    // Nobody's clock is ahead here: not even by what a device may be (RUN-9).
+    // No clock is ahead here: not even by what a device may be (RUN-9).
     const lastsMs = compile(view.plan).endMs;
     expect(await refused(entry(api.clock.nowMs - lastsMs + 30_000))).toContain('would not be over yet');
     expect(await refused(entry(view.openedAtMs + 60_000))).toContain('Another session');

@@ -16,7 +16,7 @@ export const feedRoutes = new Hono<Env>().get('/', (c) => {
     const waiting: FeedMessage[] = [];
     let wake = () => {};
     const stop = c.var.feed.subscribe((message) => {
-      // Who reads this slowly asks for everything anew when it comes back.
+      // Who reads this slowly asks for everything again when it comes back.
       if (waiting.push(message) > MOST_WAITING) void stream.abort();
       wake();
     });

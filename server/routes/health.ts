@@ -36,6 +36,6 @@ function onlyHere(c: Context<Env>): void {
   throw new Problem(
     403,
     msg('Not from there'),
-    msg('This is told to programs of the server’s own machine only.'),
+    msg('This is for programs on the server’s own machine only.'),
   );
 }

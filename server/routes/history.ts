@@ -5,7 +5,7 @@ import { readClearances, readOneRepMaxes, readPressures, readScreenings, readSes
 import { type Prepare, withStatements } from '../db/sqlite';
 import { query } from '../validate';
 
-/** What came before what counts now, page by page, for whoever opens it. */
+/** What came before what counts now, page by page, for the view that opens it. */
 export const historyRoutes = new Hono<Env>()
   .get('/:id/history/screenings', query(beforeSchema), async (c) =>
     c.json(await rows(c, c.req.param('id'), readScreenings, c.req.valid('query'))),

@@ -13,7 +13,7 @@ import { inTransaction, withStatements } from '../db/sqlite';
 import { notFound, Problem } from '../problem';
 import { body } from '../validate';
 
-/** Links with which a person trains at home; whoever signs plans gives and ends them. */
+/** Links with which a person trains at home; the roles that sign plans make and end them. */
 export const homeLinkRoutes = new Hono<Env>()
   .get('/:id/home-links', async (c) => {
     const links = await withStatements(c.var.em, (prepare) =>

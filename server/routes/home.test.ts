@@ -13,7 +13,7 @@ import { answersOf, at, planOf, type Ready, ready } from '../forbidden.fixture';
 
 const HOUR_MS = 3_600_000;
 
-/** A link for the plan of somebody who is ready, made by a coach. */
+/** A link for the plan of a person who is ready, made by a coach. */
 async function linked(api: Api, who: Who = 'colin') {
   const person = await ready(api);
   const made = await api.post<MadeHomeLink>(
@@ -65,7 +65,7 @@ const sessionOf = (sheet: HomeSheet, startMs: number, more: [number, EventBody][
   return { kind: 'session', id, prescriptionId: sheet.prescriptionId, events: homeLog(id, startMs, more) };
 };
 
-it('shows one plan to whoever has the secret, and neither a name nor anything else', async () => {
+it('shows one plan to anyone who has the secret, and neither a name nor anything else', async () => {
   const api = await startApi();
   const { person, made, secret } = await linked(api);
   const { status, body } = await call<HomeSheet>(api, secret);
@@ -92,7 +92,7 @@ it('takes a session as it was done, once, marked and to be reviewed like any oth
   api.clock.nowMs += DAY_MS;
   const report = sessionOf(sheet, api.clock.nowMs - HOUR_MS);
   expect((await call(api, secret, report)).status).toBe(201);
-  // A page that heard no answer tells it again.
+  // A page that got no answer sends it again.
   expect((await call(api, secret, report)).status).toBe(200);
   const view = await api.get<SessionView>(`/sessions/${report.id}`);
   const state = foldAll(view.plan, view.events);
@@ -100,7 +100,7 @@ it('takes a session as it was done, once, marked and to be reviewed like any oth
   const record = await api.get<ClientRecord>(`/clients/${person.client.id}`);
   expect(record.facts.sessions).toMatchObject([{ reviewed: false }]);
   expect(englishOf(record.chain.find((link) => link.id === 'prescribe')?.figure)).toBe('review');
-  // The next one waits until somebody has answered it.
+  // The next one waits until it was answered.
   expect(englishOf((await call<HomeSheet>(api, secret)).body.held)).toMatch(/review/);
   const links = await api.get<HomeLink[]>(at(person, 'home-links'));
   expect(links).toMatchObject([{ sessions: 1 }]);
@@ -288,7 +288,7 @@ it('passes no guard, and goes with the person who is forgotten', async () => {
   expect((await call(api, secret)).status).toBe(404);
 });
 
-it('tells chest pain at once: the emergency number first, and the practice before anything else (RUN-6)', async () => {
+it('reports chest pain at once: the emergency number first, and the practice before anything else (RUN-6)', async () => {
   const api = await startApi();
   const { person, secret } = await linked(api);
   const { body: sheet } = await call<HomeSheet>(api, secret);
@@ -324,7 +324,7 @@ it('tells chest pain at once: the emergency number first, and the practice befor
   expect(englishOf(facts.holds.map(({ words, isEmergency }) => [words, isEmergency]))).toEqual([
     ['Chest pain in the last session', true],
   ]);
-  // Dizzy holds, and is no emergency; nobody fills a record with signs.
+  // Dizzy holds, and is no emergency; no one can fill a record with signs.
   const statuses: number[] = [];
   for (let place = 0; place < 9; place += 1)
     statuses.push((await call(api, secret, { ...sign, id: newId(), sign: 'dizzy' })).status);

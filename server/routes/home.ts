@@ -29,12 +29,12 @@ import { opening } from '../opening';
 import { notFound, Problem, refusedField } from '../problem';
 import { body } from '../validate';
 
-/** More sessions or checks than this within a day are nobody's plan. */
+/** More sessions or checks than this within a day are in no plan. */
 const MOST_A_DAY = 8;
 const HALF_A_DAY_MS = 12 * 3_600_000;
 
 /**
- * What the page of a home link reads and tells. Its secret is who calls: it opens one plan of one person, and nothing else.
+ * What the page of a home link reads and sends. Its secret is its identity: it opens one plan of one person, and nothing else.
  * @param aheadMs how far ahead of the server's clock something may have happened (rule RUN-9)
  */
 export const homeRoutes = (aheadMs: number) =>
@@ -224,7 +224,7 @@ function refuseTooMany(
     throw new Problem(422, msg('Enough for a day'), msg('So much in a day is no plan. Call your practice.'));
 }
 
-/** Something that is told happened while its link was good, and not in the future. */
+/** What is reported happened while its link was good, and not in the future. */
 function withinLink(link: KeptLink, atMs: number, { nowMs, aheadMs }: By): void {
   if (atMs > nowMs + aheadMs)
     throw refusedField(
@@ -237,5 +237,5 @@ function withinLink(link: KeptLink, atMs: number, { nowMs, aheadMs }: By): void 
   if (atMs < link.madeAtMs || atMs > goodUntilMs(link)) throw isOver();
 }
 
-/** Each thing that is told is a device of its own, so that two phones never share a sequence. */
+/** Each report is a device of its own, so that two phones never share a sequence. */
 const deviceOf = ({ id }: KeptLink, reportId: string): string => `home ${id.slice(0, 8)} ${reportId}`;

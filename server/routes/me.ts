@@ -43,7 +43,7 @@ export const meRoutes = (shown = new Map<string, string>()) =>
       if (weak) throw new Problem(422, msg('Not good enough'), weak, [{ path: 'passphrase', message: weak }]);
       const passphraseHash = await hashSecret(passphrase);
       await changeOwn(c, 'passphrase-changed', { passphraseHash, mustChange: 0 });
-      // Whoever knew the old one is out; who changed it stays.
+      // Sign-ins by the old one end; the one that changed it stays.
       await inTransaction(c.var.em, (prepare) => {
         c.var.signIns.endAllOf(prepare, account.practitionerId, c.var.signedIn.id);
       });
@@ -54,9 +54,18 @@ export const meRoutes = (shown = new Map<string, string>()) =>
       const { passphrase, pin } = c.req.valid('json');
       await refuseUnless(c, await own(c), passphrase, 'passphrase');
       if (pin !== null && isObvious(pin))
-        throw new Problem(422, msg('Not good enough'), msg('Everybody tries this one first. Take another.'), [
-          { path: 'pin', message: msg('Everybody tries this one first.'), remedy: msg('Take another.') },
-        ]);
+        throw new Problem(
+          422,
+          msg('Not good enough'),
+          msg('This PIN is one of the most common. Take another.'),
+          [
+            {
+              path: 'pin',
+              message: msg('This PIN is one of the most common.'),
+              remedy: msg('Take another.'),
+            },
+          ],
+        );
       await changeOwn(c, 'pin-changed', { pinHash: pin === null ? null : await hashSecret(pin) });
       return c.body(null, 204);
     })

@@ -76,8 +76,8 @@ describe('quick checks (LOP-7)', () => {
     expect(measureLink(await api.post(`/clients/${client.id}/quick-checks`, body))).toMatchObject({
       state: 'due',
     });
-    const nobody = await api.refused(`/clients/${client.id}/quick-checks`, { ...body, occlusionId: 'none' });
-    expect(nobody.status).toBe(404);
+    const unknown = await api.refused(`/clients/${client.id}/quick-checks`, { ...body, occlusionId: 'none' });
+    expect(unknown.status).toBe(404);
   });
 });
 

@@ -90,7 +90,7 @@ describe('measures of a person', () => {
     expect(englishOf(await problem(girth(api.clock.nowMs, [52], { measureId: 'luck' })))).toMatchObject({
       path: 'measureId',
     });
-    expect((await api.refused('/clients/nobody/outcomes', girth(api.clock.nowMs, [52]))).status).toBe(404);
+    expect((await api.refused('/clients/none/outcomes', girth(api.clock.nowMs, [52]))).status).toBe(404);
     expect((await api.refused(`${path}/${newId()}/withdrawal`, { reason: 'x' })).status).toBe(404);
     expect((await api.get<OutcomesView>(path)).taken).toEqual([]);
   });
@@ -127,7 +127,7 @@ describe('measures of a person', () => {
       measure: { ...grip, error, isLeftOut: true },
     });
     expect(englishOf(changed.ownMeasures['own-grip'])).toMatchObject({ error, isLeftOut: true });
-    // A standard one keeps what its figures say, whoever asks.
+    // A standard one keeps what its figures say, whatever is asked.
     const standard = { id: 'vo2max', measure: { ...MEASURES.vo2max, better: 'lower' } };
     expect(englishOf((await api.refused('/practice/measures', standard)).problem.errors)).toMatchObject([
       { path: 'better' },
@@ -342,8 +342,8 @@ describe('a report', () => {
   });
 });
 
-describe('whom it helped (OUT-5)', () => {
-  it('is the first and last of everybody with two occasions of the same limb and setting, with the sessions between', async () => {
+describe('responders (OUT-5)', () => {
+  it('is the first and last of all people with two occasions of the same limb and setting, with the sessions between', async () => {
     const { api, made: person } = await startAfter(ready);
     const path = at(person, 'outcomes');
     const firstMs = api.clock.nowMs;
@@ -377,7 +377,7 @@ describe('whom it helped (OUT-5)', () => {
 });
 
 describe('the week of the practice', () => {
-  it('lists who needs somebody, the latest first, and nobody who never trained or has stopped coming', async () => {
+  it('lists people who need attention, the latest first, without those who never trained or have stopped coming', async () => {
     const { api, made: person } = await startAfter(ready);
     await measuredClient(api);
     expect(englishOf(await api.get<WeekView>('/practice/week'))).toEqual({

@@ -106,7 +106,7 @@ export const outcomeRoutes = new Hono<Env>()
     const { id, wish } = c.req.valid('json');
     if (!(await c.var.em.findOne(ComparisonEntity, { id }))) {
       refuseWish(client, wish, await withStatements(c.var.em, bookInUse), c.var.nowMs);
-      // Drawn here, so that nobody draws until it pleases.
+      // Drawn here, so that it is not drawn until it pleases.
       const design: Comparison = { ...wish, seed: c.var.draw() };
       await withAudit(c, { action: 'comparison-begun', subject: client.id, detail: { id, design } }, (em) => {
         em.create(ComparisonEntity, {

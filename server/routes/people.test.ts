@@ -42,7 +42,7 @@ describe('the roster', () => {
     expect([status, body.errors[0].path]).toEqual([400, 'page']);
   });
 
-  it('tells today’s people from those who have not come for long, and comes back to who trains again', async () => {
+  it('separates today’s people from those who have not come for long, and comes back to who trains again', async () => {
     const { api, made: view } = await startAfter(openSession);
     await api.post(EVENTS, { events: logOf(WHOLE_SESSION) });
     const { id: newcomer } = await api.post('/clients', { name: 'New Here' });
@@ -76,7 +76,7 @@ describe('the roster', () => {
     expect(await found('"*')).toHaveLength(3);
   });
 
-  it('tells who follows how a line reads now, so that nobody asks for the list again', async () => {
+  it('sends followers how a line reads now, so that the list is not asked for again', async () => {
     const api = await startApi();
     const feed = await api.follow('/feed');
     const { id } = await api.post('/clients', { name: 'New Here' });
@@ -85,7 +85,7 @@ describe('the roster', () => {
     const said = (await feed.next()) as { line: ClientRecord; asOf: number };
     expect(englishOf(said)).toMatchObject({ said: 'client', added: false, asOf: written.asOf });
     expect(said.line.chain[0]?.state).toBe('good');
-    // Who asks later has at least as new a record; a kit changes what everybody's chain rests on.
+    // Who asks later has at least as new a record; a kit changes what every chain rests on.
     expect((await api.get<ClientRecord>(`/clients/${id}`)).asOf).toBeGreaterThanOrEqual(said.asOf);
     await api.post('/practice/kit/retire', { list: 'straps', id: 'strap' });
     expect(await feed.next()).toEqual({ said: 'practice' });

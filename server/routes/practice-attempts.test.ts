@@ -40,7 +40,7 @@ it('lets a colleague measure the same limbs, and says how far apart the two were
     const json = { ...attempt, ...toShare[place], statedMmHg: statedMmHg + apart };
     await api.call('POST', '/practice-attempts', json, 'colin');
   }
-  // Whoever knows the truth measures well: only the first attempt counts.
+  // Knowing the truth makes it easy: only the first attempt counts.
   await api.call('POST', '/practice-attempts', { ...attempt, ...toShare[0], statedMmHg: 200 }, 'colin');
   // The same seed by another method is another limb.
   await api.call('POST', '/practice-attempts', { ...attempt, seed: 5, statedMmHg: 90 }, 'colin');

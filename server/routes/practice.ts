@@ -203,7 +203,7 @@ const FIGURE_WORDS: Partial<Record<keyof Measure, Message>> = {
   isSize: msg('first day'),
 };
 
-/** The practice after a write, which every device is told of. */
+/** The practice after a write, which every device is sent. */
 function answerWithPractice(c: Context<Env>): Promise<PracticeView> {
   tellPractice(c);
   return readPractice(c);

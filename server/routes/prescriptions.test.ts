@@ -15,12 +15,12 @@ it('signs a prescription with figures worked out on the server', async () => {
 });
 
 it.each([
-  ['a share of LOP nobody may exercise at', { percentLop: 85 }, 'exercises.0.percentLop', 'PRS-3'],
-  ['a load nobody may use under a cuff', { percentOneRepMax: 55 }, 'exercises.0.percentOneRepMax', 'LOAD-3'],
+  ['a forbidden share of LOP', { percentLop: 85 }, 'exercises.0.percentLop', 'PRS-3'],
+  ['a forbidden load under a cuff', { percentOneRepMax: 55 }, 'exercises.0.percentOneRepMax', 'LOAD-3'],
   ['more than 20 minutes under a leg cuff', { restMs: 360_000 }, 'protocolId', 'PRO-1'],
   ['a pressure measured on another limb', { limb: 'right-thigh' }, 'exercises.0.limb', 'LOP-4'],
   ['a test of another exercise', { exerciseId: 'leg-press' }, 'exercises.0.strengthTestId', 'LOAD-1'],
-] as const)('refuses %s, whoever signs and why', async (_, changes, path, rule) => {
+] as const)('refuses %s, whatever the role and reason', async (_, changes, path, rule) => {
   const { api, made: client } = await startAfter(measuredClient);
   const json = { ...prescriptionFor(client, changes), overrideReason: 'I insist' };
   const { status, problem } = await api.refused(`/clients/${client.id}/prescriptions`, json);
@@ -60,7 +60,7 @@ it('signs a session of several exercises, and refuses what is not on record by i
     7.5,
     null,
   ]);
-  const stray = { ...one, limbs: [{ ...one.limbs[0], occlusionId: 'of somebody else' }] };
+  const stray = { ...one, limbs: [{ ...one.limbs[0], occlusionId: 'of another person' }] };
   const { status, problem } = await api.refused(path, {
     ...prescriptionFor(client),
     exercises: [one, stray],

@@ -77,7 +77,7 @@ describe('screening', () => {
 describe('what a person has (SCR-1)', () => {
   const subjects = ({ facts }: ClientRecord, nowMs: number) => answeredInForce(facts, nowMs).yes;
 
-  it('ends by a clinician with a reason, and by nobody else', async () => {
+  it('ends by a clinician with a reason, and by no one else', async () => {
     const api = await startApi();
     const { id } = await api.post('/clients', { name: 'Ada' });
     await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['anticoagulants', 'nerve-injury'] });
@@ -92,7 +92,7 @@ describe('what a person has (SCR-1)', () => {
     for (const who of ['aske', 'colin', 'olga'] as const)
       expect((await api.refused(path, { ids, reason: 'Stopped in May' }, who)).status).toBe(403);
     expect((await api.refused(path, { ids, reason: ' ' })).problem.errors[0]?.path).toBe('reason');
-    expect((await api.refused(path, { ids: [...ids, 'of somebody else'], reason: 'x' })).status).toBe(404);
+    expect((await api.refused(path, { ids: [...ids, 'of another person'], reason: 'x' })).status).toBe(404);
     const ended = await api.post(path, { ids, reason: 'Stopped in May' });
     expect(subjects(ended, api.clock.nowMs)).toEqual(['nerve-injury']);
     const [entry] = await api.sql('select action, detail from audit order by rowid desc limit 1');
@@ -112,7 +112,7 @@ describe('what a person has (SCR-1)', () => {
     const wrong = await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['diabetes', 'fainting'] });
     expect(subjects(wrong, api.clock.nowMs)).toEqual(['diabetes', 'fainting']);
     const [row] = await api.sql('select id from screening order by at_ms desc limit 1');
-    const json = { kind: 'screening', id: row?.id, reason: 'Of somebody else' };
+    const json = { kind: 'screening', id: row?.id, reason: 'Of another person' };
     await api.post(`/clients/${id}/retractions`, json);
     const left = await api.get<ClientRecord>(`/clients/${id}`);
     expect(subjects(left, api.clock.nowMs)).toEqual(['fainting']);
@@ -192,7 +192,7 @@ describe('the check on the day (SCR-3)', () => {
 });
 
 describe('consent (SCR-6)', () => {
-  it('is passed by a clinician with a reason where it is missing, and by nobody where it was withdrawn', async () => {
+  it('is passed by a clinician with a reason where it is missing, and never where it was withdrawn', async () => {
     const { api, made: client } = await startAfter(measuredClient);
     const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
     await api.post(`/clients/${client.id}/day-checks`, WELL);
@@ -204,11 +204,11 @@ describe('consent (SCR-6)', () => {
     expect((await api.refused('/sessions', insists)).status).toBe(422);
     // Retracting both leaves none: then a word passes it.
     const { entries } = await api.get<RecordEntries>(`/clients/${client.id}/entries`);
-    for (const { id } of entries.filter(({ tells }) => tells.kind === 'consent')) {
+    for (const { id } of entries.filter(({ content }) => content.kind === 'consent')) {
       await api.post(`/clients/${client.id}/retractions`, {
         kind: 'consent',
         id,
-        reason: 'Of somebody else',
+        reason: 'Of another person',
       });
     }
     expect(englishOf((await api.refused('/sessions', insists, 'colin')).problem.errors)).toEqual([

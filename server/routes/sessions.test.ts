@@ -146,7 +146,7 @@ describe('what a log takes (RUN-9)', () => {
     expect(fold(kept.plan, kept.events).sets[3]).toMatchObject({ effort: 9, correctedBy: -3 });
   });
 
-  it('answers 409 to a known id with other content, and tells nobody of it', async () => {
+  it('answers 409 to a known id with other content, and sends no one of it', async () => {
     const { api } = await startAfter(openSession);
     await api.post(EVENTS, { events: [started, inflated] });
     const feed = await api.follow('/feed');
@@ -154,7 +154,7 @@ describe('what a log takes (RUN-9)', () => {
     const { status, problem } = await api.refused(EVENTS, { events: [forged] });
     expect(status).toBe(409);
     expect(problem.errors[0]?.path).toBe('events.0.id');
-    // What is new is told; what was known already is not told again.
+    // What is new is sent; what was known already is not sent again.
     await api.post(EVENTS, { events: [inflated, others[0]] });
     expect(await feed.next()).toEqual({ said: 'events', events: [others[0]] });
     await feed.leave();
@@ -183,7 +183,7 @@ describe('opening a session', () => {
     expect(problem.errors.map(({ path }) => path)).toEqual(['measure']);
   });
 
-  it('is refused for a day after a red sign, whoever asks (RUN-3)', async () => {
+  it('is refused for a day after a red sign, whatever the role (RUN-3)', async () => {
     const { api, made: view } = await startAfter(openSession);
     const events = logOf([
       [0, { type: 'session-started' }],
@@ -214,7 +214,7 @@ describe('opening a session', () => {
     await api.post('/sessions', again);
   });
 
-  it('is answered by a screening of a clinician from the day after, and by nobody else’s (SCR-5)', async () => {
+  it('is answered by a screening of a clinician from the day after, and by no one else’s (SCR-5)', async () => {
     const { api, made: view } = await startAfter(openSession);
     const chestPain = logOf([
       [0, { type: 'session-started' }],
@@ -350,13 +350,13 @@ describe('a locked device', () => {
   });
 });
 
-describe('what happens to a session, told on', () => {
+describe('the feed of what happens to a session', () => {
   it('reaches who follows the feed, as it is stored', async () => {
     const { api } = await startAfter(openSession);
     const feed = await api.follow('/feed');
     await api.post(EVENTS, { events: LOG.slice(0, 2) });
     expect(await feed.next()).toEqual({ said: 'events', events: LOG.slice(0, 2) });
-    // What is refused is not told.
+    // What is refused is not sent.
     await api.refused(EVENTS, { events: [{ ...LOG[2], sessionId: '00000000-0000-4000-8000-0000000000ff' }] });
     await api.post(EVENTS, { events: LOG.slice(2, 3) });
     expect(await feed.next()).toEqual({ said: 'events', events: LOG.slice(2, 3) });

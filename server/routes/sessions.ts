@@ -132,7 +132,7 @@ const sessionAnswer = async (c: Context<Env>, id: string, status: 200 | 201) => 
   return asJson<SessionView>(c, text, status);
 };
 
-/** A `SessionView` as text: its log is handed on as it is stored, since whoever reads it sorts it anyway. */
+/** A `SessionView` as text: its log is handed on as it is stored, since the reader sorts it anyway. */
 function viewText(prepare: Prepare, session: SessionHead): string {
   const { id, clientId, prescriptionId, openedAtMs } = session;
   const { name } = prepare('select name from client where id = ?').get(clientId) as { name: string };

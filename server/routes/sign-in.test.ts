@@ -53,9 +53,9 @@ describe('signing in', () => {
   it('says the same of a wrong name and of a wrong passphrase', async () => {
     const api = await startApi();
     const wrong = await device(api).signIn('clara', 'not this one at all');
-    const nobody = await device(api).signIn('claras', PASSPHRASE);
+    const unknown = await device(api).signIn('claras', PASSPHRASE);
     expect(wrong.status).toBe(401);
-    expect(nobody.body).toEqual(wrong.body);
+    expect(unknown.body).toEqual(wrong.body);
     expect(JSON.stringify(wrong.body)).not.toMatch(/clara/i);
   });
 
@@ -71,7 +71,7 @@ describe('signing in', () => {
     expect((await here.ask('GET', '/me')).status).toBe(401);
   });
 
-  it('lets in no guess, and makes whoever guesses wait longer each time', async () => {
+  it('lets in no guess, and makes the one who guesses wait longer each time', async () => {
     const api = await startApi();
     const there = device(api);
     let tried = 0;
@@ -87,7 +87,7 @@ describe('signing in', () => {
     expect(tried).toBeLessThan(30);
   });
 
-  it('does not keep its owner out where she has signed in before, whoever guesses elsewhere', async () => {
+  it('does not keep its owner out where she has signed in before, despite guesses elsewhere', async () => {
     const api = await startApi();
     const hers = device(api);
     await hers.signIn('clara');
@@ -236,7 +236,7 @@ describe('a tablet that several share', () => {
     expect((await tablet.ask('GET', '/sign-in')).body).toMatchObject({ state: 'signed-out', onDevice: [] });
   });
 
-  it('takes no PIN that everybody tries first, and none without the passphrase', async () => {
+  it('takes no PIN that is tried first, and none without the passphrase', async () => {
     const here = device(await startApi());
     await here.signIn('clara');
     for (const pin of ['1234', '0000', '987654'])
@@ -265,7 +265,7 @@ describe('a passphrase', () => {
     expect((await there.signIn('clara', 'a boat with two sails')).status).toBe(204);
   });
 
-  it('that somebody else gave is good for nothing but choosing another', async () => {
+  it('that another person made is good for nothing but choosing another', async () => {
     const api = await startApi();
     const { passphrase } = await api.post<{ passphrase: string }>(
       '/accounts/colin/new-passphrase',
@@ -318,7 +318,7 @@ describe('accounts', () => {
     expect(new Set(await until())).toEqual(new Set([null]));
   });
 
-  it('keep their names apart, and leave somebody who owns the practice', async () => {
+  it('keep their names apart, and leave an owner of the practice', async () => {
     const api = await startApi();
     const petra = { practitioner: { name: 'Petra', role: 'coach' }, isOwner: false };
     expect((await api.refused('/accounts', { ...petra, name: 'CLARA' })).status).toBe(409);

@@ -30,7 +30,7 @@ export type DemoAccount = SignInState['demo'][number];
 
 /**
  * Coming in: by name and passphrase, by PIN on a device one has signed in on today, or as the first of a practice.
- * @param firstWord what the terminal shows at a first start: whoever reads it owns the machine
+ * @param firstWord what the terminal shows at a first start: only the owner of the machine can read it
  */
 export const signInRoutes = (firstWord: string, demo: DemoAccount[]) =>
   new Hono<Env>()
@@ -116,7 +116,7 @@ function refuseUnknownWord(word: string, firstWord: string): void {
   ]);
 }
 
-/** @throws Problem 409 once somebody has an account: then there is nothing left to look at */
+/** @throws Problem 409 once there is an account: then there is nothing left to look at */
 function firstLook(prepare: Prepare): FirstLook {
   if (anyAccount(prepare)) throw startedAlready();
   const practice = prepare('select name from practice').get() as { name: string } | undefined;
@@ -127,7 +127,7 @@ function firstLook(prepare: Prepare): FirstLook {
 }
 
 const startedAlready = () =>
-  new Problem(409, msg('Started already'), msg('Somebody has started here already: sign in.'));
+  new Problem(409, msg('Started already'), msg('There is an account here already: sign in.'));
 
 /** The practice itself, where there is none yet; one of an earlier release stays as it is. */
 function keepPractice(

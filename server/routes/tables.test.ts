@@ -155,7 +155,7 @@ describe('rows that are refused', () => {
     expect(
       reasons(
         await bring(api, 'fits', [
-          { ...fit, person: 'Nobody Known' },
+          { ...fit, person: 'Never Known' },
           { ...fit, girthCm: 5 },
           { ...fit, girthCm: 40 },
           { ...fit, cuffId: 'gone' },
@@ -165,7 +165,7 @@ describe('rows that are refused', () => {
         ]),
       ).map((line) => line.slice(0, 60)),
     ).toEqual([
-      expect.stringMatching(/^1 person: Nobody is called Nobody Known\. Bring/),
+      expect.stringMatching(/^1 person: No client is called Never Known\. Bring/),
       expect.stringMatching(/^2 girthCm: Left thigh: a girth of 5 cm/),
       expect.stringMatching(/^3 cuffId: /),
       expect.stringMatching(/^4 cuffId: This cuff is not in the kit/),

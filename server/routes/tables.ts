@@ -43,7 +43,7 @@ export const tableRoutes = (aheadMs: number) =>
     return c.json(answer);
   });
 
-/** A transaction for some of the work; whoever else asks for something is answered before it comes back. */
+/** A transaction for some of the work; other requests are answered before it comes back. */
 const inTurnOf =
   (c: Context<Env>): InTurn =>
   async (work, then) => {

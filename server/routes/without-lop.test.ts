@@ -19,7 +19,7 @@ import {
 } from '../api.fixture';
 
 /**
- * A walk under one thigh cuff at a pressure nobody measured a LOP for. At 55 cm, 11.5 cm wide and 124/78 a LOP of 151 mmHg is
+ * A walk under one thigh cuff at a pressure without a measured LOP. At 55 cm, 11.5 cm wide and 124/78 a LOP of 151 mmHg is
  * to be expected: 60 % of it are 90, 80 % 120.
  */
 const walk = (pressureMmHg: number): NewPrescription => ({
@@ -44,7 +44,7 @@ async function allow(api: Api, arbitraryUpToMmHg: number | null, who: Who = 'cla
   return api.call('POST', '/practice/settings', { ...settings, arbitraryUpToMmHg }, who);
 }
 
-/** Somebody who is screened, has agreed and wears a cuff, and was never measured. */
+/** A person who is screened, has agreed and wears a cuff, and was never measured. */
 async function fittedClient(api: Api): Promise<ClientRecord> {
   const { id } = await api.post('/clients', { name: 'Test Person' });
   await api.post(`/clients/${id}/screenings`, CLEAR);
@@ -52,7 +52,7 @@ async function fittedClient(api: Api): Promise<ClientRecord> {
   return api.post(`/clients/${id}/fits`, FIT);
 }
 
-it('is switched on by a clinician only, whoever owns the practice, within what the rule allows', async () => {
+it('is switched on by a clinician only, not by the owner as such, within what the rule allows', async () => {
   const api = await startApi();
   const statuses: number[] = [];
   for (const [mmHg, who] of [
@@ -71,7 +71,7 @@ it('is switched on by a clinician only, whoever owns the practice, within what t
   expect(settings.arbitraryUpToMmHg).toBe(170);
 });
 
-it('is signed and run at the pressure chosen, by whoever signs, and is over once it is switched off', async () => {
+it('is signed and run at the pressure chosen, by any signing role, and is over once it is switched off', async () => {
   const api = await startApi();
   const { id } = await fittedClient(api);
   const path = `/clients/${id}/prescriptions`;

@@ -57,14 +57,14 @@ async function page(known: number, ...pumps: Pump[]) {
     sources[place]?.say({ pressureMmHg: 0 });
     if (isLost) sources[place]?.say(null);
   }
-  const { act, actAndTell, handsOf } = await import('./act');
+  const { act, actAndNotify, handsOf } = await import('./act');
   const { notices } = await import('../state/notices');
   const view = testView(logOf(WHOLE_SESSION.slice(0, known)));
   const queries = new QueryClient();
   return {
     commanded,
     act: (intent: Intent) => act(queries, view, intent),
-    actAndTell: (intent: Intent, whom?: string) => actAndTell(queries, view, intent, whom),
+    actAndNotify: (intent: Intent, about?: string) => actAndNotify(queries, view, intent, about),
     hands: () => handsOf(SESSION_ID).pumped,
     notices: () => notices.get().map(({ words }) => words),
     posted: async () => {
@@ -123,9 +123,9 @@ describe('hands', () => {
 });
 
 describe('a refusal', () => {
-  it('is shown with whom it is about, and appends nothing', async () => {
-    const { actAndTell, notices } = await page(1);
-    const { refused, events } = actAndTell({ do: 'top-up' }, 'Ada: ');
+  it('is shown with who it is about, and appends nothing', async () => {
+    const { actAndNotify, notices } = await page(1);
+    const { refused, events } = actAndNotify({ do: 'top-up' }, 'Ada: ');
     expect(refused).not.toBeNull();
     expect(notices()).toEqual([`Ada: ${inEnglish(refused ?? '')}`]);
     // What an act before this one appended may still be on its way to the network.
@@ -133,14 +133,14 @@ describe('a refusal', () => {
   });
 
   it('is not shown of the next expected thing, whose key says itself what it waits for', async () => {
-    const { actAndTell, notices } = await page(WHOLE_SESSION.length);
-    expect(actAndTell({ do: 'next' }).refused).not.toBe('');
+    const { actAndNotify, notices } = await page(WHOLE_SESSION.length);
+    expect(actAndNotify({ do: 'next' }).refused).not.toBe('');
     expect(notices()).toEqual([]);
   });
 
   it('is nothing where something was done', async () => {
-    const { actAndTell, notices } = await page(2);
-    actAndTell({ do: 'release' });
+    const { actAndNotify, notices } = await page(2);
+    actAndNotify({ do: 'release' });
     expect(notices()).toEqual([]);
   });
 });

@@ -30,17 +30,17 @@ export function act(queries: QueryClient, view: SessionView, intent: Intent): De
 /** How a view acts on its session. */
 export type Act = (intent: Intent) => Decision;
 
-/** Acts, and never fails silently: a refusal is shown. @param whom said first, where several are on the page */
-export function actAndTell(queries: QueryClient, view: SessionView, intent: Intent, whom = ''): Decision {
+/** Acts, and never fails silently: a refusal is shown. @param about said first, where several are on the page */
+export function actAndNotify(queries: QueryClient, view: SessionView, intent: Intent, about = ''): Decision {
   const decision = act(queries, view, intent);
-  if (decision.refused && intent.do !== 'next') notify(`${whom}${translate(decision.refused)}`);
+  if (decision.refused && intent.do !== 'next') notify(`${about}${translate(decision.refused)}`);
   return decision;
 }
 
 /** Acts on one session, and never fails silently: a refusal is shown. */
 export function useAct(view: SessionView): Act {
   const queries = useQueryClient();
-  return useCallback((intent) => actAndTell(queries, view, intent), [queries, view]);
+  return useCallback((intent) => actAndNotify(queries, view, intent), [queries, view]);
 }
 
 /** What the practice sets, as it was last read. */

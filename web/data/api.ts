@@ -9,7 +9,7 @@ import { translate } from '../language/translate';
 import { fetchKept } from './kept-records';
 import { lockState, workingPractitioner } from './practitioner';
 
-/** Whom this page was opened by: the server refuses it once somebody else has signed in on this device. */
+/** The practitioner who opened this page: the server refuses it once another has signed in on this device. */
 export const whoAsks = (): Record<string, string> =>
   workingPractitioner.get() === '' ? {} : { [PRACTITIONER_HEADER]: workingPractitioner.get() };
 
@@ -33,7 +33,7 @@ export async function read<T>(asked: Promise<Answer<T>>): Promise<T> {
   const answer = await asked;
   if (answer.ok) return answer.json();
   const body: unknown = await answer.json().catch(() => null);
-  // The sign-in has ended, or the device was locked: nothing of the record is shown until somebody is in again.
+  // The sign-in has ended, or the device was locked: nothing of the record is shown until the next sign-in.
   if (answer.status === 401 && !answer.url?.includes('/api/sign-in')) lockState.set('locked');
   throw isProblem(body) ? new ApiProblem(body) : new Error(unreadable(answer));
 }

@@ -15,7 +15,7 @@ export const serverNow = (): number => Date.now() + offsetMs;
 /** Whether the practice's clock can be moved on: in a demonstration only. */
 export const clockMoves = store(false);
 
-/** Moves a demonstration's clock on, and learns it anew. @throws what the server refuses */
+/** Moves a demonstration's clock on, and reads it again. @throws what the server refuses */
 export async function moveClockOn(days: number): Promise<void> {
   await read(api.clock.forward.$post({ json: { days } }));
   await learnClock();
@@ -44,7 +44,7 @@ export async function learnClock(): Promise<void> {
   learnFrom(samples);
 }
 
-/** Takes the offset from times that the server has told. */
+/** Takes the offset from times that the server has sent. */
 export function learnFrom(samples: readonly ClockSample[]): void {
   const learnt = clockOffsetMs(samples);
   if (learnt === null) return;

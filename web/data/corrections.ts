@@ -16,7 +16,7 @@ export const useEntries = (clientId: string) =>
     getNextPageParam: ({ entries, hasMore }) => (hasMore ? entries.at(-1)?.atMs : undefined),
   });
 
-/** A write after which everything about a person, and where they are among others, is read anew. */
+/** A write after which everything about a person, and where they are among others, is read again. */
 function useCorrection<Asked, Answer>(write: (asked: Asked) => Promise<Answer>) {
   const queries = useQueryClient();
   return useMutation({

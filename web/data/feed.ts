@@ -9,7 +9,7 @@ const LOCK = 'nervato-feed';
 
 /**
  * Follows the practice's feed. A browser opens only six connections to one address, so its tabs share one stream: the tab
- * that holds the lock reads it and tells the others; when it goes, the next one takes over.
+ * that holds the lock reads it and forwards it to the others; when it goes, the next one takes over.
  */
 export function followFeed(listener: FeedListener): void {
   const tabs = new BroadcastChannel(LOCK);
@@ -35,7 +35,7 @@ function readWhileFirst(tell: (said: Said) => void): void {
       if (lock) await hold(false);
       return lock !== null;
     });
-    // Between the tab that went and this one something may have been said that nobody read.
+    // Between the tab that went and this one something may have been sent that no tab read.
     if (!had) await navigator.locks.request(LOCK, () => hold(true));
   };
   void queueUp();
@@ -57,7 +57,7 @@ function readWhileSeen(tell: (said: Said) => void): void {
   look(false);
 }
 
-/** After how long a stream that the server has refused is asked for again: somebody may have signed in by then. */
+/** After how long a stream that the server has refused is asked for again: there may be a sign-in by then. */
 const AGAIN_MS = 5_000;
 
 /** @param missed whether something may have been said before this stream stood @returns how to close it */

@@ -26,7 +26,7 @@ export function listenToOtherTabs(queries: QueryClient): void {
 
 /**
  * Follows what other devices do, over one stream for all of it and all tabs. Only who shows what has changed asks again; when
- * the stream is connected again after a break, everything in view is asked for anew.
+ * the stream is connected again after a break, everything in view is asked for again.
  */
 export function followOtherDevices(queries: QueryClient): void {
   followFeed({

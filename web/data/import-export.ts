@@ -58,7 +58,7 @@ export function useImportArchive() {
     }: {
       file: File;
       matches: ArchiveMatches;
-      /** The key that the other site shows; empty where nobody compared it. */
+      /** The key that the other site shows; empty where it was not compared. */
       movedFrom: string;
     }) =>
       read<ArchivePreview>(

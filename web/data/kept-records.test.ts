@@ -48,7 +48,7 @@ it('keeps no files and no streams, and nothing that is written', async () => {
     await expect(fetchKept(path)).rejects.toThrow(TypeError);
 });
 
-it('gives nobody what another has read, and nothing to anybody once its person has signed out', async () => {
+it('gives no one what another has read, and nothing at all once its person has signed out', async () => {
   const fetchKept = await readOnce('/api/clients/three');
   who = 'tobias';
   await expect(fetchKept('/api/clients/three')).rejects.toThrow(TypeError);
@@ -65,9 +65,9 @@ it.each(['locked', 'signed-out'] as const)(
     await leaveNothing('signed-in');
     expect((await fetchKept('/api/clients/four')).ok).toBe(true);
     await leaveNothing(state);
-    // A page that is opened anew has no key at hand.
+    // A page that is reloaded has no key at hand.
     vi.resetModules();
-    const anew = await import('./kept-records');
-    await expect(anew.fetchKept('/api/clients/four')).rejects.toThrow(TypeError);
+    const reloaded = await import('./kept-records');
+    await expect(reloaded.fetchKept('/api/clients/four')).rejects.toThrow(TypeError);
   },
 );

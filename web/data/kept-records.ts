@@ -79,7 +79,7 @@ export async function clearRecords(): Promise<void> {
 }
 
 /**
- * Whoever is out or locked by the server's word, on another device or by time, leaves nothing here that opens a record without it.
+ * A person who is signed out or locked by the server's word, on another device or by time, leaves nothing here that opens a record without it.
  */
 export async function leaveNothing(state: SignInState['state']): Promise<void> {
   if (state === 'locked' || state === 'signed-out') await dropKeys();
@@ -88,7 +88,7 @@ export async function leaveNothing(state: SignInState['state']): Promise<void> {
 
 /** What releases before kept: at first as it was, in a cache of their own, then in another shape. */
 export const clearOldCache = async (): Promise<void> => {
-  // It goes once no page of that release is open; nobody waits for that.
+  // It goes once no page of that release is open; nothing waits for that.
   void deleteDB(BEFORE);
   await globalThis.caches?.delete('records');
 };

@@ -59,7 +59,7 @@ it('leaves what the clock owes to the device that runs the session (RUN-9)', asy
   expect(posted.map(({ type }) => type)).toEqual(['set-ended', 'rest-started']);
 });
 
-it('records it once, however often and in however many tabs somebody looks', async () => {
+it('records it once, however often and in however many tabs it is open', async () => {
   const [one, other] = [await openTab(), await openTab()];
   const looks = [90_000, 90_100, 90_200].flatMap((afterMs) =>
     [one, other].map((tab) => tab.appendDue(queries, session(), START_MS + afterMs)),

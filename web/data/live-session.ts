@@ -85,7 +85,7 @@ export async function openSession(
   return view.id;
 }
 
-// A session is folded again only when its own log has grown, whoever asks and however often.
+// A session is folded again only when its own log has grown, however often it is asked for.
 const folded = new WeakMap<SessionView, { local: readonly SessionEvent[]; session: LiveSession }>();
 
 /** A session with what happened on this page folded in. */

@@ -4,11 +4,11 @@ import { sendOutbox } from './outbox';
 import { lockState, wasLocked, workingPractitioner } from './practitioner';
 import { dropKeys } from './sealed';
 
-/** Tells the other tabs of this browser that somebody has come or gone. */
+/** Sends the other tabs of this browser a sign-in or sign-out. */
 const tabs = new BroadcastChannel('nervato-lock');
 type Said = { who: string; lockState: 'unlocked' | 'locked' };
 
-/** Tells them who is in here, and whether this device is locked. */
+/** Sends them who is signed in here, and whether this device is locked. */
 export const announceLockState = (): void =>
   tabs.postMessage({ who: workingPractitioner.get(), lockState: lockState.get() } satisfies Said);
 
@@ -31,13 +31,13 @@ export async function unlock(queries: QueryClient): Promise<void> {
   await queries.invalidateQueries();
 }
 
-/** Locks this device: who is in comes back by PIN, and so does everybody who has been in today. */
+/** Locks this device: who is in comes back by PIN, and so does everyone who has signed in today. */
 export async function lock(): Promise<void> {
   wasLocked.set('yes');
   lockState.set('locked');
   announceLockState();
-  // Without the server the screen is locked all the same, and it hears of it before anybody is asked who they are.
+  // Without the server the screen is locked all the same, and it hears of it before the sign-in page asks.
   await Promise.all([dropKeys(), api['sign-in'].lock.$post().catch(() => {})]);
-  // A dialog holds the focus and all of the page: with one open the page is made anew.
+  // A dialog holds the focus and all of the page: with one open the page is reloaded.
   if (document.body.hasAttribute('data-scroll-locked')) window.location.reload();
 }

@@ -9,7 +9,7 @@ import { lockState } from './practitioner';
 export const useOpenViews = (): readonly SessionView[] =>
   useQuery({ ...openViewsQuery, enabled: lockState.use() === 'unlocked' }).data ?? NONE;
 
-/** Whether it is known which are open: the server has said so, or nobody is in to be told. */
+/** Whether it is known which are open: the server has said so, or no one is signed in. */
 export const useOpenKnown = (): boolean => {
   const isIn = lockState.use() === 'unlocked';
   const { data } = useQuery({ ...openViewsQuery, enabled: isIn });

@@ -81,7 +81,7 @@ it('lets trouble with one session never stall another', async () => {
   expect(await outbox.unsentEvents()).toEqual([]);
 });
 
-it('sets aside what is refused by name, sends the rest, and keeps it until somebody lets it go', async () => {
+it('sets aside what is refused by name, sends the rest, and keeps it until it is let go', async () => {
   const outbox = await import('./outbox');
   const [bad, ...good] = LOG;
   await outbox.keep(LOG);
@@ -109,7 +109,7 @@ it('sets aside what is refused by name, sends the rest, and keeps it until someb
   expect(outbox.outboxState().aside).toEqual([]);
 });
 
-it('sends nobody else’s: what was kept by one waits, sealed, for them', async () => {
+it('sends no one else’s: what was kept by one waits, sealed, for them', async () => {
   answer = () => {
     throw new TypeError('no network');
   };

@@ -8,10 +8,10 @@ import { bySession } from './by-session';
 import { workingPractitioner } from './practitioner';
 import { type Sealed, seal, unseal } from './sealed';
 
-/** An event the server will never take, with its words; somebody looks at it and lets it go. */
+/** An event the server will never take, with its words; it is shown until a person lets it go. */
 export type SetAside = { id: string; event: SessionEvent; words: string };
 
-/** What is kept here of somebody: only they send it, and only they can read it. */
+/** What is kept here of a practitioner: only they send it, and only they can read it. */
 type Kept = { id: string; by: string; sealed: Sealed };
 
 /** Events that the server has not confirmed yet, and those it refused, kept on this device by id. */
@@ -49,7 +49,7 @@ const setState = (part: Partial<OutboxState>): void => state.set({ ...state.get(
 export const useOutbox = state.use;
 export const outboxState = state.get;
 
-/** Releases before sign-in kept everything plain, and of nobody: it is of who signs in first. */
+/** Releases before sign-in kept everything plain, without a name: it belongs to the first person who signs in. */
 async function wrapOld(
   transaction: IDBPTransaction<OutboxShape, ('events' | 'aside')[], 'versionchange'>,
 ): Promise<void> {
@@ -180,7 +180,7 @@ async function remove(events: readonly SessionEvent[]): Promise<void> {
   await count();
 }
 
-/** Lets an event go that was set aside: somebody has looked at it. */
+/** Lets an event go that was set aside: it was looked at. */
 export async function letGo(id: string): Promise<void> {
   await (await open()).delete('aside', id);
   setState({ aside: await keptAside() });

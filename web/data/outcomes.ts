@@ -41,7 +41,7 @@ export const useSurveillance = () =>
 export const useWeek = () =>
   useQuery({ queryKey: KEYS.week, queryFn: () => read<WeekView>(api.practice.week.$get()) });
 
-/** Whom it helped, by one measure. */
+/** Responders by one measure. */
 export const useResponders = (measureId: MeasureId) =>
   useQuery({
     queryKey: KEYS.responders(measureId),

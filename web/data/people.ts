@@ -49,8 +49,8 @@ export function usePeople(search: string, { first, last }: { first: number; last
 }
 
 /**
- * Who is concerned today: of a practice of one page everybody, of a larger one who trains at present or is new.
- * @returns `people` undefined as long as nobody knows
+ * Who is concerned today: of a practice of one page everyone, of a larger one who trains at present or is new.
+ * @returns `people` undefined until known
  */
 export function useTodaysPeople(): { people: readonly ClientSummary[] | undefined; isMany: boolean } {
   const { total = 0, upTo } = usePeople('', { first: 0, last: 0 });
@@ -85,12 +85,12 @@ export function usePeopleList() {
     isSettled: isSettled && sought === search.trim(),
     /** Whether anything is known of the list yet. */
     isRead: found !== undefined,
-    // As long as nobody knows how many there are, its place is kept.
+    // Until it is known how many there are, its place is kept.
     isSearched: found === undefined || total >= SEARCH_FROM || search !== '',
   };
 }
 
-/** Puts what a line says now where it is shown; nobody asks for the list again for it. */
+/** Puts what a line says now where it is shown; the list is not asked for again for it. */
 export function putLine(queries: QueryClient, line: ClientSummary): void {
   queries.setQueriesData<PeoplePage>({ queryKey: KEYS.roster }, (page) => {
     if (!page?.people.some(({ id }) => id === line.id)) return page;

@@ -1,10 +1,10 @@
 import { followed, type Store } from '../state/store';
 import { storedValue } from '../state/stored-value';
 
-/** Id of who is signed in at this device, as far as this page knows; empty until somebody is. */
+/** Id of who is signed in at this device, as far as this page knows; empty before a sign-in. */
 export const workingPractitioner = storedValue('nervato-practitioner', '');
 
-/** Whether this device was locked, `yes` through a reload and without the server too, until somebody has come in again. */
+/** Whether this device was locked, `yes` through a reload and without the server too, until the next sign-in. */
 export const wasLocked = storedValue('nervato-locked', 'no');
 
 let known: 'unlocked' | 'locked' | null = null;

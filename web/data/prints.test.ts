@@ -12,7 +12,7 @@ describe('what is printed', () => {
     expect(printedAt(path)).toEqual({ subject, view });
   });
 
-  it.each(['/', '/kit', '/people/new', '/papers/screening', '/audit/p1'])('at %s is of nobody', (path) => {
+  it.each(['/', '/kit', '/people/new', '/papers/screening', '/audit/p1'])('at %s is about no one', (path) => {
     expect(printedAt(path)).toBeNull();
   });
 });

@@ -15,7 +15,7 @@ export function printedAt(path: string): Printed | null {
   return null;
 }
 
-/** Tells the server what of a person is printed, for the record of who did what. Without it a print is only not written down. */
+/** Reports to the server what of a person is printed, for the record of who did what. Without it a print is only not written down. */
 export function tellOfPrints(): void {
   window.addEventListener('beforeprint', () => {
     const printed = printedAt(window.location.pathname);

@@ -35,7 +35,7 @@ async function keyOf(practitionerId: string): Promise<CryptoKey | undefined> {
   return known;
 }
 
-/** Seals a value for somebody. */
+/** Seals a value for a practitioner. */
 export async function seal(practitionerId: string, value: unknown): Promise<Sealed> {
   const text = JSON.stringify(value);
   const key = await keyOf(practitionerId);

@@ -3,7 +3,7 @@ import { onceLoaded } from './once-loaded';
 
 /**
  * Keeps the whole app on the device once the page has come whole, so that the first view is not held up, and says when a newer
- * one waits. It is taken when somebody asks for it, and never under their hands: then the page is made anew. (The package's own
+ * one waits. It is taken on request, never during work: then the page is reloaded. (The package's own
  * registration would be 6 kB of every first view.)
  */
 export function keepApp(): void {

@@ -12,7 +12,7 @@ import { startWorking } from './start-working';
 const signInQuery = {
   queryKey: KEYS.signIn,
   queryFn: async () => {
-    // Nobody comes back in without a PIN because the server did not hear of the lock.
+    // The lock holds though the server did not hear of it: the PIN is asked for.
     if (wasLocked.get() === 'yes') await api['sign-in'].lock.$post();
     const said = await read<SignInState>(api['sign-in'].$get());
     await leaveNothing(said.state);
@@ -20,7 +20,7 @@ const signInQuery = {
   },
   gcTime: 0,
 };
-/** What this device may know while nobody is in. */
+/** What this device may know while signed out. */
 export const useSignInState = () => useQuery({ ...signInQuery, refetchInterval: 20_000 });
 
 export const useMe = () => useQuery({ queryKey: KEYS.me, queryFn: () => read<Me>(api.me.$get()) });

@@ -9,7 +9,7 @@ import { tellOfPrints } from './prints';
 
 let isWorking = false;
 
-/** What goes on from when somebody is in first: what every view shows is asked for, others are followed, what is kept is sent. */
+/** What starts with the first sign-in: what every view shows is asked for, others are followed, what is kept is sent. */
 export function startWorking(queries: QueryClient): void {
   if (isWorking) return;
   isWorking = true;

@@ -1,6 +1,6 @@
 import type { SessionEvent } from '#core/session/events';
 
-/** Tells the other tabs of this browser what was appended here. */
+/** Sends the other tabs of this browser what was appended here. */
 export const tabs: Pick<BroadcastChannel, 'postMessage' | 'addEventListener'> = new BroadcastChannel(
   'nervato-events',
 );

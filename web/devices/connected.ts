@@ -16,7 +16,7 @@ const connected = store<Connected | null>(null);
 export const connectedNow = connected.get;
 export const useConnected = connected.use;
 
-/** Connects a device in place of the one before, which is let down and closed. */
+/** Connects a device in place of the one before, which is deflated and closed. */
 export function connect(next: Connected | null): void {
   const before = connected.get();
   if (before && before.source !== next?.source) {

@@ -12,7 +12,7 @@ export type HeartRateSource = {
 
 const EVERY_S = 1;
 
-/** A strap worn by nobody, which follows work and rest. */
+/** A simulated strap, which follows work and rest. */
 export function simulatedStrap(seed: string, isWorking: () => boolean): HeartRateSource {
   const random = seededRandom(seedOf(seed));
   const listeners = new Set<(beatsPerMinute: number | null) => void>();

@@ -7,7 +7,7 @@ import { FrameHub, type PressureSource } from './pressure-source';
 
 const FRAME_MS = 50;
 
-/** A pump on a simulated limb of this page, for the practice bench. `limb` is asked anew for each frame. */
+/** A pump on a simulated limb of this page, for the practice bench. `limb` is asked again for each frame. */
 export function localSource(
   limb: () => SimulatedLimb,
   seed: number,

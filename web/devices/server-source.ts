@@ -11,7 +11,7 @@ export async function serverSource(device: NewDevice): Promise<PressureSource> {
     const frame = deviceFrameSchema.safeParse(JSON.parse(data));
     if (frame.success) hub.publish(frame.data);
   };
-  // The browser tries again by itself; until it succeeds nobody may believe the last figure.
+  // The browser tries again by itself; until it succeeds the last figure is not to be believed.
   stream.onerror = () => hub.publish(null);
   return {
     kind: device.kind,

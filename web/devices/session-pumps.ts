@@ -12,7 +12,7 @@ export type SessionPump = {
   /** The last that was reported; null before the first frame and while the stream is lost. */
   pressureMmHg: number | null;
   lost: boolean;
-  /** When it was last told to inflate, wall clock; a release before that is no reason to come down. */
+  /** When it was last commanded to inflate, wall clock; a release before that is no reason to come down. */
   commandedAtMs: number;
 };
 
@@ -56,12 +56,12 @@ export function disconnectPump(sessionId: string, limb: Limb): void {
   pumps.set(pumps.get().filter((pump) => pump !== known));
 }
 
-/** Tells the pump of a cuff, if it has one, to let it down. */
+/** Commands the pump of a cuff, if it has one, to deflate it. */
 export function deflatePump(sessionId: string, limb: Limb): void {
   pumpOf(sessionId, limb)?.source.command({ do: 'release' });
 }
 
-/** Brings a regulated pump to a pressure. @returns false where there is none, and somebody inflates by hand */
+/** Brings a regulated pump to a pressure. @returns false where there is none, and it is inflated by hand */
 export function inflateByPump(sessionId: string, limb: Limb, pressureMmHg: number, nowMs: number): boolean {
   const known = pumpOf(sessionId, limb);
   if (known?.source.kind !== 'regulated' || known.lost) return false;

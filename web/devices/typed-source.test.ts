@@ -26,7 +26,7 @@ it('gives the newest reading at once, follows what is typed and stepped, and sto
   expect(frames).toHaveLength(heard);
 });
 
-it('never gives a frame outside the protocol, whatever it is told', () => {
+it('never gives a frame outside the protocol, whatever it is commanded', () => {
   const amount = fc.double({ min: -1e6, max: 1e6, noNaN: true });
   const command: fc.Arbitrary<DeviceCommand> = fc.oneof(
     fc.record({ do: fc.constantFrom('squeeze' as const, 'bleed' as const), byMmHg: amount }),

@@ -15,7 +15,7 @@ const isLanguage = (id: string | null | undefined): id is Language => id != null
 const asTheBrowser = (): Language =>
   navigator.languages.map((tag) => tag.split('-')[0]).find(isLanguage) ?? 'en';
 
-/** The language is the browser's until somebody chooses one on this device. */
+/** The language is the browser's until one is chosen on this device. */
 export const language = followed<Language>(
   () => {
     const chosen = localStorage.getItem(KEY);
@@ -23,7 +23,7 @@ export const language = followed<Language>(
   },
   (chosen) => {
     localStorage.setItem(KEY, chosen);
-    // Tables of words are read once, so the page is read anew.
+    // Tables of words are read once, so the page is reloaded.
     window.location.reload();
   },
 );

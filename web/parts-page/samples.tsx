@@ -21,7 +21,7 @@ import { TimeField } from '../parts/TimeField';
 import { WordMenu } from '../parts/WordMenu';
 import { YesNo } from '../parts/YesNo';
 
-/** A part in its states, with what it was last told, so that a test can read it. */
+/** A part in its states, with the last value it was given, so that a test can read it. */
 type SampleOf = { name: string; Sample: () => ReactNode };
 
 const Row = ({ children }: { children: ReactNode }) => (
@@ -70,7 +70,7 @@ function Buttons() {
 }
 
 function Fields() {
-  const [name, setName] = useState('Somebody');
+  const [name, setName] = useState('Name');
   return (
     <Row>
       <Field label="Name" value={name} onChange={({ target }) => setName(target.value)} />

@@ -16,7 +16,7 @@ const OPTIONS: { value: Place | 'anywhere'; label: string }[] = [
   ...PLACE_IDS.map((value) => ({ value, label: translate(PLACE_LABELS[value]) })),
 ];
 
-/** What another place changes of a session: loads and cuffs worked out anew with what is there, and what is stale or missing. */
+/** What another place changes of a session: loads and cuffs worked out again with what is there, and what is stale or missing. */
 export function AtPlaces({
   session,
   plan,

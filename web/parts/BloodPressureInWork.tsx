@@ -18,7 +18,7 @@ import { Why } from './Why';
 
 const EVERY_MS = 1_000;
 
-/** Blood pressure around the work: asked for where the record says so, and open to everybody else (rule RUN-8). */
+/** Blood pressure around the work: asked for where the record says so, and open to everyone else (rule RUN-8). */
 export const BloodPressureInWork = memo(function BloodPressureInWork({
   clientId,
   plan,

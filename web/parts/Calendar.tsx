@@ -25,7 +25,7 @@ export function Calendar({ iso, onChoose }: { iso: string; onChoose: (iso: strin
       onSelect={(date) => {
         if (date) onChoose(format(date, 'yyyy-MM-dd'));
       }}
-      // Begins with the figure that is seen, as somebody says it who speaks to the device.
+      // Begins with the figure that is seen, as a user of voice control says it.
       labels={{
         labelDayButton: (date) => format(date, t`d MMMM yyyy, EEEE`),
         labelPrevious: () => t`The month before`,

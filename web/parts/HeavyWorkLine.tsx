@@ -28,7 +28,7 @@ const SIDES: { value: Side; label: string }[] = [
   { value: 'right', label: t`right` },
 ];
 
-/** Heavy work beside the cuff in one line: typed, or as last time (rule PRO-4). Nothing else of a training diary. */
+/** Heavy work without a cuff in one line: typed, or as last time (rule PRO-4). Nothing else of a training diary. */
 export function HeavyWorkLine({ client }: { client: ClientRecord }) {
   const [open, setOpen] = useState(false);
   const { mass } = useUnits();

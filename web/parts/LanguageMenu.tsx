@@ -4,7 +4,7 @@ import { WordMenu } from './WordMenu';
 
 const OPTIONS = Object.entries(LANGUAGES).map(([value, label]) => ({ value: value as Language, label }));
 
-/** The language of this device, as a word that opens the others; the page is read anew in the one that is chosen. */
+/** The language of this device, as a word that opens the others; the page is reloaded in the one that is chosen. */
 export const LanguageMenu = () => (
   <WordMenu
     label={t`Language`}

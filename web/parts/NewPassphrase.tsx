@@ -8,7 +8,7 @@ import { Field, FieldError } from './Field';
 import { schemaResolver } from './schema-resolver';
 import { useFields } from './use-fields';
 
-/** A new passphrase; also asked of who came in by one that somebody else has made. */
+/** A new passphrase; also asked of who came in by one that another person has made. */
 export function NewPassphrase({ then }: { then?: () => void }) {
   const change = useMutation({
     mutationFn: (json: { old: string; passphrase: string }) => must(api.me.passphrase.$post({ json })),

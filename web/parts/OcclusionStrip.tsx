@@ -184,7 +184,7 @@ function Names({
 const lopsOf = (lane: Lane | undefined): number[] =>
   [...new Set(lane?.inflations.map(({ occlusionMmHg }) => occlusionMmHg))].filter((mmHg) => mmHg !== null);
 
-/** What the upper edge of a lane is: full occlusion, where somebody measured it. */
+/** What the upper edge of a lane is: full occlusion, where it was measured. */
 function edgeWords(lane: Lane | undefined): string {
   const lops = lopsOf(lane);
   if (lops.length > 0) return `LOP ${lops.map((mmHg) => plain(mmHg)).join(', ')}`;

@@ -4,7 +4,7 @@ import { useMay } from '../data/queries';
 import { translate } from '../language/translate';
 import { Why } from './Why';
 
-/** Shows what somebody may do to whom may do it, and to others who may (rule SCR-4). */
+/** Shows its children to those who may use them, and to others who may (rule SCR-4). */
 export function Only({ permission, children }: { permission: Permission; children: ReactNode }) {
   if (useMay(permission)) return children;
   return (

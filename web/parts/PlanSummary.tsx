@@ -77,11 +77,11 @@ export function PlanSummary({ plan }: { plan: Plan }) {
   );
 }
 
-/** What share of its LOP a pressure is, or that nobody knows (rule PRS-7). */
+/** What share of its LOP a pressure is, or that it is not known (rule PRS-7). */
 export const shareWords = (target: CuffedTarget): string =>
   target.kind === 'measured' ? t`${target.percentLop} % of LOP` : t`arbitrary pressure`;
 
-// So many alike are told by their number.
+// So many alike are given by their number.
 const TOLD_ONE_BY_ONE = 5;
 
 /** "30 / 15 / 15 / 15", or the spells of work by the clock, "8 × 0:30" where there are many alike. */

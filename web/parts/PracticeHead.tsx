@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
 
-/** The head of what the practice as a whole shows: its week, how safe it was, whom it helped, what is measured. */
+/** The head of what the practice as a whole shows: its week, how safe it was, responders, what is measured. */
 export function PracticeHead({ title, children }: { title: string; children: ReactNode }) {
   return (
     <header className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
@@ -12,9 +12,9 @@ export function PracticeHead({ title, children }: { title: string; children: Rea
           {[
             { to: '/week', label: t`This week` },
             { to: '/safety', label: t`How safe it was` },
-            { to: '/responders', label: t`Whom it helped` },
+            { to: '/responders', label: t`Responders` },
             { to: '/measures', label: t`What is measured` },
-            { to: '/import-export', label: t`In and out` },
+            { to: '/import-export', label: t`Import and export` },
             { to: '/accounts', label: t`Who may sign in` },
             { to: '/audit', label: t`Who did what` },
           ].map(({ to, label }) => (

@@ -7,7 +7,7 @@ const isStop = (sign: SignId): boolean => SIGNS[sign].level !== 'expected';
 const STOPS = signIdSchema.options.filter(isStop);
 const EXPECTED = signIdSchema.options.filter((sign) => !isStop(sign));
 
-/** One key after the full stop, so that a hand that holds somebody has a sign noted: figures for those that stop, as far as they go. */
+/** One key after the full stop, so that one free hand notes a sign: figures for those that stop, as far as they go. */
 const keyOf = (sign: SignId): string =>
   isStop(sign) ? '1234567890vw'.charAt(STOPS.indexOf(sign)) : 'abcdefghij'.charAt(EXPECTED.indexOf(sign));
 

@@ -27,10 +27,10 @@ export function Blocks({
   ));
 }
 
-/** A block follows the pressure step by step; the fall is steep but not instant, as a cuff lets down. */
+/** A block follows the pressure step by step; the fall is steep but not instant, as a cuff deflates. */
 function outline(inflation: Inflation, highest: number, x: (atMs: number) => number, height: number): string {
   const { fromMs, toMs, occlusionMmHg } = inflation;
-  // Without a LOP nobody knows how near full occlusion it is: the highest block is half as high as the lane, a strap's always.
+  // Without a LOP it is not known how near full occlusion it is: the highest block is half as high as the lane, a strap's always.
   const share = (mmHg: number | null) => {
     if (mmHg === null || highest === 0) return FELT_SHARE;
     return occlusionMmHg === null ? (FELT_SHARE * mmHg) / highest : Math.min(1.05, mmHg / occlusionMmHg);

@@ -49,7 +49,7 @@ export function Said({ children }: { children: string }) {
   );
 }
 
-/** The same for somebody who trains at home, who has no use for a rule: the sentence alone. */
+/** The same for a person who trains at home, who has no use for a rule: the sentence alone. */
 export const withoutRule = (words: string): string => words.replace(NAMED, '$2');
 
 const isRule = (id: string): id is RuleId => id in RULES;

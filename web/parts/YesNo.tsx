@@ -7,7 +7,7 @@ const COUNTS =
   'data-[state=on]:border-plum data-[state=on]:bg-plum data-[state=on]:font-semibold data-[state=on]:text-on-plum';
 const CALM = 'data-[state=on]:border-ink data-[state=on]:bg-tint data-[state=on]:font-semibold';
 
-/** A question with no and yes, always in this order, unanswered until somebody answers it. */
+/** A question with no and yes, always in this order, unanswered at first. */
 export function YesNo({
   question,
   answer,

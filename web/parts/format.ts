@@ -12,7 +12,7 @@ export function clock(ms: number): string {
 /** "0:30" for countdowns; rounds up, so it reads 0:00 only when the time is really over. */
 export const countdown = (ms: number): string => clock(Math.ceil(ms / 1000) * 1000);
 
-/** "104 mmHg", or that a strap is up whose pressure nobody knows. */
+/** "104 mmHg", or that a strap is up whose pressure is not known. */
 export const pressureWords = (pressureMmHg: number | null): string =>
   pressureMmHg !== null ? `${pressureMmHg} mmHg` : t`by feel`;
 

@@ -18,7 +18,7 @@ export function keepKeys(): void {
 function keepIfAwaited(event: KeyboardEvent): void {
   const { key, code, shiftKey, ctrlKey, metaKey, altKey, isTrusted, target } = event;
   const waitedMs = awaitedForMs();
-  // A view that does not come must not keep anybody from going elsewhere.
+  // A view that does not come must not block going elsewhere.
   if (!isTrusted || waitedMs === null || waitedMs > MEANT_FOR_MS) return;
   if (ctrlKey || metaKey || altKey || key.length > 1) return;
   if (target instanceof Element && target.matches(TAKES_KEYS)) return;

@@ -8,7 +8,7 @@ const WITHIN_MS = 1_000;
 let pressedGMs = Number.NEGATIVE_INFINITY;
 let second: KeyboardEvent | null = null;
 
-// Before anybody who is bound hears of it.
+// Before any bound key gets it.
 document.addEventListener(
   'keydown',
   (event) => {

@@ -15,6 +15,6 @@ export function useEscapeTwice(action: () => void): void {
     if (pressedMs - escapedAtMs.current < TWICE_WITHIN_MS) action();
     escapedAtMs.current = pressedMs;
   };
-  // From a field, too: somebody who types a reading stops as fast.
+  // From a field, too: stopping is as fast while a reading is typed.
   useHotkeys(ACTIONS.stop.keys, onEscape, { enableOnFormTags: true });
 }

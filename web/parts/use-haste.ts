@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 /**
  * Who types and presses Enter means what the search finds, though the answer may still be on its way.
  * @param isSettled whether what is found is what was typed @param take what is done with it, once it is known
- * @returns notes that somebody pressed Enter
+ * @returns notes that Enter was pressed
  */
 export function useHaste(isSettled: boolean, take: () => void): () => void {
   const [hasty, setHasty] = useState(false);

@@ -6,7 +6,7 @@ import { notify, notifyDone } from '../state/notices';
 
 /**
  * Takes something of the practice out of use, says so, and brings it back by the notice.
- * @param send tells the server that it is retired, or no longer is
+ * @param send reports to the server that it is retired, or no longer is
  */
 export function useRetire<W>(send: (what: W, isRetired: boolean) => Promise<PracticeView>) {
   const queries = useQueryClient();

@@ -11,7 +11,7 @@ const TYPING = [
 ].join();
 
 /**
- * Space does the next expected thing, wherever the focus rests, unless somebody is typing words or answering a dialog.
+ * Space does the next expected thing, wherever the focus rests, unless words are being typed or answering a dialog.
  * Number fields take no spaces, so it works from them too.
  */
 export function useSpace(action: () => void): void {

@@ -81,7 +81,7 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
   const link = LINK_IDS.find((id) => id === bench) ?? nextLink(client);
   const chosen = outside ?? link;
   // What is prescribed is to be seen at once, with the strip, and so is the column that a trial is done by: what is above
-  // gives way. So does it on a phone to any bench that somebody went to.
+  // gives way. So does it on a phone to any bench that was opened.
   const low =
     chosen === 'prescribe' || chosen === 'measure' ? 'always' : bench === undefined ? 'never' : 'on-a-phone';
   const givesWay = low === 'never' ? '' : 'max-sm:hidden';
@@ -112,7 +112,7 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
   );
 }
 
-/** What a comparison asks of today: whoever trains them has to know. */
+/** What a comparison asks of today: the trainer has to know. */
 function ComparisonNow({ client: { facts, judgedAtMs } }: { client: ClientRecord }) {
   const now = comparisonWords(facts, dayAt(judgedAtMs, facts.zoneOffsetMs));
   if (!now) return null;

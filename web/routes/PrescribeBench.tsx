@@ -79,7 +79,7 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
   );
 }
 
-/** The composer of the plan in hand, anew for another plan, another version, and what was measured since. */
+/** The composer of the plan in hand, mounted again for another plan, another version, and what was measured since. */
 function ComposeInHand({
   client,
   practice,

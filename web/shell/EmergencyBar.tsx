@@ -9,7 +9,7 @@ import { emergencies } from '../state/emergencies';
 
 const AGAIN_MS = 5_000;
 
-/** Who needs to be called at once: over every view, with a sound until somebody has looked (rule RUN-6). */
+/** Who needs to be called at once: over every view, with a sound until it was looked at (rule RUN-6). */
 export function EmergencyBar() {
   const waiting = emergencies.use();
   const navigate = useNavigate();

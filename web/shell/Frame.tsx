@@ -41,7 +41,7 @@ const guideFor = (path: string): string => {
   return bench ? `/guide/${bench}` : '/guide';
 };
 
-/** Leaves the form somebody is typing in as it was, where it can be left. */
+/** Leaves the form that is being typed in as it was, where it can be left. */
 const leaveForm = () =>
   document.activeElement?.closest('form')?.querySelector<HTMLElement>('[data-leaves]')?.click();
 

@@ -5,8 +5,8 @@ import { lazyView } from '../language/lazy-view';
 const SignInPage = lazyView(() => import('../views/sign-in/SignInPage'), 'SignInPage', 'sign-in');
 
 /**
- * Shows what is on record only while somebody is in. What one had open and typed stays beneath, out of sight and out of reach,
- * and is there again for the same person; for another the page is made anew.
+ * Shows what is on record only while signed in. What one had open and typed stays beneath, out of sight and out of reach,
+ * and is there again for the same person; for another the page is reloaded.
  */
 export function Gated({ children, className }: { children: ReactNode; className?: string }) {
   const isLocked = lockState.use() === 'locked';

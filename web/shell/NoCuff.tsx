@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { lockState } from '../data/practitioner';
 
 /**
- * The cuff dock while no cuff is up; a device nobody is in on does not hear of those of others.
+ * The cuff dock while no cuff is up; a signed-out device does not hear of those of others.
  * @param roomPx left for the dock that may come, in px
  */
 export const NoCuff = ({ roomPx = 0 }: { roomPx?: number }) => (

@@ -96,7 +96,7 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
   const meant = people.length > 0 ? people : called.length > 0 ? called : inHand ? [inHand] : [];
   const first = people[0];
   const hurry = useHaste(isSettled, () => {
-    // Where nobody is called so it was an action.
+    // Where no person has that name it was an action.
     if (!first) return document.querySelector<HTMLElement>('[cmdk-item][data-selected=true]')?.click();
     onOpenChange(false);
     navigate(`/people/${first.id}`);
@@ -204,7 +204,7 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
   );
 }
 
-/** What tells a person from another of the same name. */
+/** What distinguishes a person from another of the same name. */
 const itemOf = ({ name, id }: { name: string; id: string }): string => `${name} ${id}`;
 
 function Key({ children }: { children: string }) {

@@ -21,10 +21,10 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
   latest.current = sessions;
   useEffect(() => {
     const lost = new Set<string>();
-    // By cuff and inflation: told to come down, and seen to be down.
+    // By cuff and inflation: commanded to come down, and seen to be down.
     const letDown = new Set<string>();
     const settled = new Set<string>();
-    // By session: the step of its cycles that its pumps were told last.
+    // By session: the step of its cycles that its pumps were sent last.
     const commanded = new Map<string, string>();
     return onTick(LOOK_EVERY_MS, () => {
       for (const { sessionId, limb, source, pressureMmHg, lost: isLost, commandedAtMs } of sessionPumps()) {
@@ -41,7 +41,7 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
         const { view, state } = session;
         const last = state.limbs.find((candidate) => candidate.limb === limb)?.inflations.at(-1);
         if (last?.toMs != null && last.toMs >= commandedAtMs && !settled.has(`${key} ${last.fromMs}`)) {
-          // Released on record, by whoever and wherever: the pump follows, and until it is down it says nothing new.
+          // Released on record, on any device: the pump follows, and until it is down it says nothing new.
           const inflation = `${key} ${last.fromMs}`;
           if (pressureMmHg < CUFF_DOWN_MMHG) settled.add(inflation);
           else if (!letDown.has(inflation)) {

@@ -15,8 +15,8 @@ import { clock } from '../parts/format';
 import { useNow } from '../parts/use-now';
 
 /**
- * Asked of the device that ran the session, and of no bystander: whoever answers must see the cuff. One that was kept before
- * sessions named their device is anybody's (rules RUN-1, RUN-9).
+ * Asked of the device that ran the session, and of no bystander: the person who answers must see the cuff. One that was kept before
+ * sessions named their device is for any device (rules RUN-1, RUN-9).
  */
 const isAskedHere = ({ state }: LiveSession): boolean => state.runner === null || state.runner === thisDevice;
 

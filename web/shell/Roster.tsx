@@ -101,7 +101,7 @@ function PeopleList() {
       )}
       <div data-scroller className="relative min-h-0 flex-1 overflow-y-auto">
         {search && total === 0 && (
-          <p className="p-3 text-[14px] text-quiet">{t`Nobody’s name or story begins so.`}</p>
+          <p className="p-3 text-[14px] text-quiet">{t`No name or story begins so.`}</p>
         )}
         <LongList count={concerned?.length ?? total} lineHeightPx={LINE_PX} onInView={setInView}>
           {(place) => <PersonLine person={concerned ? concerned[place] : at(place)} />}

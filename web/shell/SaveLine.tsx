@@ -18,7 +18,7 @@ export function SaveLine() {
       <NewVersion />
       {ofOthers > 0 && (
         <p className="notched text-[14px] text-ochre">
-          {t`${ofOthers} ${ofOthers === 1 ? t`event` : t`events`} of somebody else: sent when they sign in here.`}
+          {t`${ofOthers} ${ofOthers === 1 ? t`event` : t`events`} of another person: sent when they sign in here.`}
         </p>
       )}
       {aside.length > 0 && (
@@ -44,7 +44,7 @@ export function SaveLine() {
   );
 }
 
-/** Says that a new version of the app is there; nobody's session is reloaded under their hands. */
+/** Says that a new version of the app is there; no session is reloaded while in use. */
 function NewVersion() {
   const take = newVersion.use();
   const isUp = cuffsUp.use();

@@ -11,7 +11,7 @@ import { SaveLine } from './SaveLine';
 import { SoundButton } from './SoundButton';
 import { WhoButton } from './WhoButton';
 
-// They bring the popover with them, which is fetched when somebody asks for it.
+// They bring the popover with them, which is fetched on request.
 const AccountMenu = lazy(() => import('./AccountMenu').then((module) => ({ default: module.AccountMenu })));
 const SoundSettings = lazy(() =>
   import('./SoundSettings').then((module) => ({ default: module.SoundSettings })),

@@ -10,7 +10,7 @@ export const lockMinutes = storedValue('nervato-lock-minutes', '10');
 const TOUCHES = ['pointerdown', 'keydown', 'wheel'] as const;
 const LOOK_MS = 5_000;
 
-/** Locks the device once nobody has touched it for a while, and never while a cuff is up. */
+/** Locks the device once it was not touched for a while, and never while a cuff is up. */
 export function useIdleLock(): void {
   useEffect(() => {
     let touchedMs = Date.now();

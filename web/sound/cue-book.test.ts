@@ -16,7 +16,7 @@ it('sounds every tone of a set once, the first too, whenever the set was begun b
         let nowMs = 0;
         for (const waitMs of waits) {
           nowMs += waitMs;
-          // Nobody knows of the set before it is begun.
+          // The set is not known before it is begun.
           const cues = (fromMs: number, toMs: number) =>
             startMs > nowMs ? [] : paceCues(startMs, TEMPO, 2, fromMs, toMs);
           heard.push(...book.due('set', nowMs, cues).map(({ atMs, tone }) => `${atMs - startMs} ${tone}`));

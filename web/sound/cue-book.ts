@@ -2,7 +2,7 @@ import type { Cue } from '#core/protocol/pace';
 
 /** Tones are handed to the sound card a little ahead, so that a busy page keeps the beat. */
 const AHEAD_MS = 300;
-/** A set that somebody has just begun, or a tick that came late: its tone still sounds, at once. */
+/** A set that was just begun, or a tick that came late: its tone still sounds, at once. */
 const LATE_MS = 200;
 
 /**

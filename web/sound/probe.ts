@@ -10,7 +10,7 @@ export type ProbeSound = { follow: (frame: DeviceFrame | null) => void; close: (
 
 /**
  * Starts the sound of a probe. Call it from a touch or a key: browsers allow sound only then.
- * @param knobs volume and room noise, 0–1, asked anew for each frame
+ * @param knobs volume and room noise, 0–1, asked again for each frame
  */
 export function startProbe(knobs: () => { volume: number; roomNoise: number }): ProbeSound {
   const audio = new AudioContext();

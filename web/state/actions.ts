@@ -194,7 +194,7 @@ const EVERY_ACTION = {
   'other-plan': { keys: 'n', written: 'N', words: t`The next of several plans`, where: 'before' },
 
   'sign-plan': { keys: 'mod+enter', is: 'place', written: t`Ctrl ↵`, words: t`Sign the plan`, where: 'plan' },
-  'draft-anew': { keys: 'd', written: 'D', words: t`Draft the plan anew`, where: 'plan' },
+  redraft: { keys: 'd', written: 'D', words: t`Draft the plan again`, where: 'plan' },
   fix: {
     keys: figures(1, 9, 'alt+'),
     is: 'place',

@@ -1,4 +1,4 @@
 import { store } from './store';
 
-/** Whether a cuff that this device runs or measures with is up: while it is, nobody is locked out or signed out. */
+/** Whether a cuff that this device runs or measures with is up: while it is, the device does not lock or sign out. */
 export const cuffsUp = store(false);

@@ -1,9 +1,9 @@
 /** A key that was pressed before the view it is meant for stood. */
 export type KeptKey = { key: string; code: string; shiftKey: boolean; atMs: number };
 
-/** Whoever has waited longer than this looks again before they press: the key is no longer meant. */
+/** After a longer wait a person looks again before pressing: the key is no longer meant. */
 export const MEANT_FOR_MS = 3_000;
-/** More than these are no longer meant one by one: somebody leans on the keyboard, or a key hangs. */
+/** More than these are no longer meant one by one: something leans on the keyboard, or a key hangs. */
 const MOST_KEPT = 12;
 
 /** The keys that are kept once another was pressed; none where there are too many. */

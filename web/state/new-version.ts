@@ -1,4 +1,4 @@
 import { store } from './store';
 
-/** How a new version of the app is taken, once one is there; the page is made anew by it. */
+/** How a new version of the app is taken, once one is there; it reloads the page. */
 export const newVersion = store<(() => void) | null>(null);

@@ -9,6 +9,6 @@ export const notices = store<readonly Notice[]>([]);
 /** Says something in passing. */
 export const notify = (words: string): void => notices.set([...notices.get(), { words }]);
 
-/** Says that something was done, and offers to take it back; only for what nobody has to be asked about first. */
+/** Says that something was done, and offers to take it back; only for what needs no question first. */
 export const notifyDone = (words: string, undo: () => void): void =>
   notices.set([...notices.get(), { words, undo }]);

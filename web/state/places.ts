@@ -5,7 +5,7 @@ import type { LinkId } from '#core/record/link';
 /** A bench of a person that a key goes to: a link of the chain, or what is next to it. */
 type BenchId = LinkId | 'outcomes' | 'log';
 
-/** A place everybody can go to from everywhere. */
+/** A place that can be opened from everywhere. */
 export type Place = {
   to: string;
   /** What it is called, beneath the people and in a search. */
@@ -20,7 +20,7 @@ export type Place = {
 
 /** The one table of where one can go: the rail, the keys, their list and the search read it. */
 export const PLACES: readonly Place[] = [
-  { to: '/floor', label: t`Floor`, words: t`everybody who trains now`, letter: 'o', Icon: LayoutList },
+  { to: '/floor', label: t`Floor`, words: t`all running sessions`, letter: 'o', Icon: LayoutList },
   {
     to: '/people/new',
     label: t`Add a person`,
@@ -59,7 +59,7 @@ export const PLACES: readonly Place[] = [
   { to: '/measures', label: t`What is measured`, words: t`measures and their errors` },
   {
     to: '/import-export',
-    label: t`In and out`,
+    label: t`Import and export`,
     words: t`import or export tables, CSV, a spreadsheet, an archive, a backup, one person`,
   },
   { to: '/archived', label: t`People taken off the list`, words: t`archived, put back` },

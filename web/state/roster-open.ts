@@ -1,6 +1,6 @@
 import { store } from './store';
 
-// On a tablet the sheet needs the width; the roster is one touch away. On a phone it lies over the sheet, and goes once somebody
+// On a tablet the sheet needs the width; the roster is one touch away. On a phone it lies over the sheet, and closes once a person
 // is chosen.
 const ROOMY_PX = 1000;
 const PHONE_PX = 640;

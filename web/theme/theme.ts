@@ -1,7 +1,7 @@
 import { followed } from '../state/store';
 
 const KEY = 'nervato-theme';
-/** The theme is the system's until somebody chooses one; said again when the system's changes. */
+/** The theme is the system's until one is chosen; applied again when the system's changes. */
 const AS_THE_SYSTEM = 'system';
 const dark = window.matchMedia('(prefers-color-scheme: dark)');
 

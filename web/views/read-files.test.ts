@@ -5,7 +5,7 @@ import { attackRuns } from '../../tests/attack-runs';
 import { NotACalendar, readCalendar } from './block/read-calendar';
 import { NoHeartRate, readHeartRate } from './record/read-heart-rate';
 
-// Files of strangers: whatever was done to one, it is read or refused in words, and nothing else comes of it.
+// Foreign files: whatever was done to one, it is read or refused in words, and nothing else comes of it.
 
 const CALENDAR = [
   'BEGIN:VCALENDAR',

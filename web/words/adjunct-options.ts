@@ -1,7 +1,7 @@
 import { ADJUNCT_IDS, ADJUNCT_NAMES } from '#core/protocol/adjunct';
 import { translate } from '../language/translate';
 
-/** What can be done beside the cuff, as words of a sentence. */
+/** Adjuncts, as words of a sentence. */
 export const ADJUNCT_OPTIONS = ADJUNCT_IDS.map((value) => ({
   value,
   label: translate(ADJUNCT_NAMES[value]),

@@ -38,7 +38,7 @@ const tables = {
     return { headings, rows: others, encoding };
   },
 
-  /** All rows of a file by a mapping. @param told how many rows were read, now and then */
+  /** All rows of a file by a mapping. @param onProgress how many rows were read, now and then */
   async read(
     file: File,
     encoding: Encoding,
@@ -122,7 +122,7 @@ function eachRow(file: File, encoding: Encoding, take: (cells: string[]) => bool
 }
 
 const UNCLOSED =
-  'A quotation mark is opened and never closed, so that no row can be told from the next. Close it where a cell begins with one.';
+  'A quotation mark is opened and never closed, so that no row can be separated from the next. Close it where a cell begins with one.';
 
 /** A cell that was made harmless for spreadsheets says again what it said. */
 const undone = (cell: string): string => cell.replace(/^\ufeff/, '').replace(/^'(?=[=+\-@])/, '');

@@ -118,7 +118,7 @@ const planSchema = z.object({
   today: lighterSchema.optional(),
 });
 
-/** Whether what somebody calls a plan is one, of whichever version, that can be shown, run and reviewed. */
+/** Whether a value is a plan, of whichever version, that can be shown, run and reviewed. */
 export function isPlan(stored: unknown): boolean {
   try {
     const plan = readPlan(stored);

@@ -40,8 +40,8 @@ const stateOf = (entries: readonly Entry[]) => foldAll(plan, logOf(entries));
 const at = (seconds: number) => START_MS + seconds * 1000;
 
 /**
- * A session of cycles as it runs: somebody presses once, the clock owes what it owes, and pumps take the steps that are
- * theirs; a cuff of a pump is up a second after it was told.
+ * A session of cycles as it runs: one press, then the clock does what is due, and pumps take the steps that are
+ * theirs; a cuff of a pump is up a second after the command.
  */
 function run(pumped: Limb[], untilS: number): { log: Entry[]; presses: number } {
   const log: Entry[] = [[0, { type: 'session-started' }]];

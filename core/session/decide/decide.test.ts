@@ -86,7 +86,7 @@ const steps = fc.array(
 const RUNS = attackRuns(250);
 
 describe('whatever is pressed, in any order, on any plan (RUN-4, RUN-7)', () => {
-  it('never tells a pump or records a target above what was signed for the exercise and limb', () => {
+  it('never commands a pump or records a target above what was signed for the exercise and limb', () => {
     fc.assert(
       fc.property(anyPlan, steps, fc.subarray<Limb>(['left-thigh', 'right-thigh']), (plan, keys, pumped) => {
         const { log, effects } = drive(plan, keys, { pumped });
@@ -246,7 +246,7 @@ describe('what the keys do', () => {
     expect(openSet(run(plan, back(10_500)).state)).toBeNull();
   });
 
-  it('re-fits: the cuff comes down, the set is done again and counts against nobody (FIT-4)', () => {
+  it('re-fits: the cuff comes down, the set is done again and does not count (FIT-4)', () => {
     const { state, nowMs } = run(plan, press('next', 'next', 're-fit'));
     expect(state.sets).toEqual([]);
     expect(state.refits).toHaveLength(1);
@@ -280,7 +280,7 @@ describe('what the keys do', () => {
     expect(state.sets[0]).toMatchObject({ endedAtMs: null, effort: 8 });
   });
 
-  it('tells counted by the clock from watched by a person', () => {
+  it('distinguishes sets counted by the clock from watched ones', () => {
     const byClock = run(plan, [
       ...press('next', 'next'),
       ...press('note-set').map((one) => ({ ...one, waitMs: 70_000 })),

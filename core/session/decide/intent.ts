@@ -12,7 +12,7 @@ import type { SetPlace } from '../places';
 import type { SignId } from '../signs';
 import type { SessionState } from '../state';
 
-/** What somebody or something means to do. Where no limb is named, all of the exercise in hand are meant. */
+/** What an operator or a device means to do. Where no limb is named, all of the exercise in hand are meant. */
 export type Intent =
   /** The one thing expected next: what Space does. */
   | { do: 'next' }
@@ -54,7 +54,7 @@ export type Effect = { do: 'bring'; limb: Limb; pressureMmHg: number } | { do: '
 /** What comes of an intention: events for the log and effects for the pumps; or why nothing does, in words. */
 export type Decision = { events: EventBody[]; effects: Effect[]; refused: Message | null };
 
-/** Cuffs whose regulated pump is connected: it is told, and reports by itself when the cuff is up. */
+/** Cuffs whose regulated pump is connected: it takes commands, and reports by itself when the cuff is up. */
 export type Hands = { pumped: readonly Limb[] };
 
 /** What is the practice's and no caller's: above what blood pressure work ends (rule RUN-8), and its weights. */

@@ -385,7 +385,7 @@ describe('what the clock owes (RUN-1, RUN-2)', () => {
     expect(owed(nextSet, 171)[0]?.[0]).toBe('set-ended 0.1');
   });
 
-  it('is the next set when the rest is over and somebody watches, within five seconds', () => {
+  it('is the next set when the rest is over and it is watched, within five seconds', () => {
     const looked: Entry[] = [...AFTER_SET, [85, { type: 'colour-checked', ...first(0), good: true }]];
     expect(owed(looked, 109.999)).toEqual([]);
     expect(owed(looked, 110)).toEqual([[`set-started 0.1 ${START_MS + 110_000}`, 110, 'set-started']]);

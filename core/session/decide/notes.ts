@@ -23,7 +23,7 @@ function placeOf(state: SessionState, place: SetPlace | undefined): SetPlace | n
 
 const NO_SET = msg('No set has begun yet.');
 
-/** What was done beside the cuff; of a girth for swelling it must be said what it is, and where the tape lay. */
+/** An adjunct that was done; of a girth for swelling it must be said what it is, and where the tape lay. */
 export function noteAdjunct(_: Situation, { do: _do, ...note }: Of<'note-adjunct'>): Decision {
   if (note.what === 'swelling' && note.girthCm === undefined) return refuse(msg('Enter the girth.'));
   if (note.what === 'swelling' && note.words === '')

@@ -10,13 +10,13 @@ import { inflatedLimbs, openInflation, openSet, type SessionState } from '../sta
 /** Something the clock makes happen by itself. `key` is the same on every device, so it is recorded once. */
 export type DueEvent = { key: string; atMs: number; body: EventBody };
 
-// A rest that ran out while nobody watched is not followed by a set by itself: the operator starts it.
+// A rest that ran out unattended is not followed by a set by itself: the operator starts it.
 const WATCHED_MS = 5_000;
 
 /**
  * Events the clock owes at `nowMs` wall clock, so that the session runs hands-free (rule RUN-2):
  * a set ends with the last paced repetition and its rest begins; the next set begins when the rest is over
- * and the cuff is up. Times are those of the pace, not of the moment somebody looked.
+ * and the cuff is up. Times are those of the pace, not of the moment of looking.
  */
 export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEvent[] {
   const ignored = ignoredAlarms(plan, state, nowMs);

@@ -113,7 +113,7 @@ function raiseCuff(now: Situation, hand: InHand, target: CuffedInHand): Decision
   return decided([read(limb, to, 'raised')], bring(now, limb, to));
 }
 
-/** What was read off the gauge. Above the limb's own LOP it is let down first (rule PRS-3). */
+/** What was read off the gauge. Above the limb's own LOP it is deflated first (rule PRS-3). */
 export function readGauge({ plan, state }: Situation, { limb, pressureMmHg }: Of<'read'>): Decision {
   const open = openInflation(state.limbs.find((candidate) => candidate.limb === limb));
   if (!open) return refuse(msg('This cuff is down: nothing to read.'));

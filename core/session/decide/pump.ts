@@ -11,7 +11,7 @@ const UP_MMHG = 20;
 const READ_EVERY_MS = 3_000;
 
 /**
- * What a pump's reading tells the log: the cuff went up, came down, or its pressure changed by a division of the gauge
+ * What a pump's reading adds to the log: the cuff went up, came down, or its pressure changed by a division of the gauge
  * (rules RUN-1, PRS-5). Nothing when it says what is known.
  */
 export function pumpReports(

@@ -8,7 +8,7 @@ import type { SessionState } from '../state';
  * The step that regulated pumps take by themselves: the way down and up again between cycles of priming, or of a plan of
  * cycles (rules PRS-6, PRS-9). The first time a cuff goes up is the operator's, and so is what comes after the last cycle.
  * @param pumped limbs whose pump answers
- * @returns what tells this step from the next, so that a pump is told once; null where a hand is expected
+ * @returns an id of this step, so that a pump is commanded once; null where a hand is expected
  */
 export function pumpsGoOn(
   plan: Plan,

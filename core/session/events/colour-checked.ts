@@ -4,7 +4,7 @@ import { findSet } from '../state';
 import { defineEvent } from './define';
 import { setPlace } from './values';
 
-/** Colour and feeling after a set; not good asks for a decision that nobody can pass over (rules RUN-3, TIGHT). */
+/** Colour and feeling after a set; not good asks for a decision that cannot be skipped (rules RUN-3, TIGHT). */
 export const colourChecked = defineEvent({
   type: 'colour-checked',
   body: { ...setPlace, good: z.boolean() },

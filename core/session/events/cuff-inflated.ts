@@ -7,7 +7,7 @@ import { pressureMmHgSchema } from './values';
 
 export const cuffInflated = defineEvent({
   type: 'cuff-inflated',
-  /** Null under a strap, whose pressure nobody knows. */
+  /** Null under a strap, whose pressure is not known. */
   body: { limb: limbSchema, pressureMmHg: pressureMmHgSchema.nullable() },
   undoable: false,
   afterFinish: false,

@@ -30,7 +30,7 @@ export type EventDefinition<T extends string, S extends z.ZodRawShape> = {
   afterFinish: boolean;
   /** Whether it puts right what was counted, timed or loaded. */
   corrects: boolean;
-  /** Whether somebody who trains at home says it; the rest is for a practitioner. */
+  /** Whether a person who trains at home may say it; the rest is for a practitioner. */
   atHome: boolean;
   /** Whether it lets a cuff down, or goes with that: it is taken from a locked device too. */
   deflates: boolean;

@@ -167,7 +167,7 @@ describe('the clocks of several cuffs (RUN-1)', () => {
     expect(restLeftMs(stateAfter(...IN_SET), START_MS)).toBeNull();
   });
 
-  it('say who needs somebody most, and when', () => {
+  it('say which session needs attention most, and when', () => {
     const attention = (entries: readonly Entry[], seconds: number) =>
       attentionOf(plan, stateAfter(...entries), START_MS + seconds * 1000);
     // Ten seconds before the paced end of a set it is soon; before that it runs by itself.

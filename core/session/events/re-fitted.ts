@@ -4,7 +4,7 @@ import { defineEvent } from './define';
 import { setPlace } from './values';
 
 /**
- * The cuff pinched: it comes down and moves up, and the set under way is done again without counting against anybody
+ * The cuff pinched: it comes down and moves up, and the set under way is done again and does not count
  * (rule FIT-4).
  */
 export const reFitted = defineEvent({

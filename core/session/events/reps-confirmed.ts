@@ -3,7 +3,7 @@ import { findSet } from '../state';
 import { defineEvent } from './define';
 import { setPlace } from './values';
 
-/** Somebody watched, and the count of the clock is right (rule RUN-2). */
+/** The operator watched, and the count of the clock is right (rule RUN-2). */
 export const repsConfirmed = defineEvent({
   type: 'reps-confirmed',
   body: setPlace,

@@ -9,7 +9,7 @@ export const sessionStarted = defineEvent({
     runner: z.string().min(1).max(64).optional(),
     /** When it was entered, for a session that was done on paper or elsewhere. */
     enteredAtMs: z.number().int().positive().optional(),
-    /** Done at home, and told by the person who did it. */
+    /** Done at home, and reported by the person who did it. */
     byClient: z.literal(true).optional(),
   },
   undoable: false,

@@ -6,7 +6,7 @@ import { defineEvent } from './define';
 
 export const signNoted = defineEvent({
   type: 'sign-noted',
-  /** Where it was felt, all limbs under a cuff where nobody said; and what else is to be said of it. */
+  /** Where it was felt, all limbs under a cuff where not said; and what else is to be said of it. */
   body: {
     sign: signIdSchema,
     limbs: z.array(limbSchema).optional(),

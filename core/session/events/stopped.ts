@@ -3,7 +3,7 @@ import { msg } from '../../message/message';
 import { messageSchema } from '../../message/message-schema';
 import { defineEvent } from './define';
 
-/** Why a session was stopped where nobody names a sign: it was stopped by a key. */
+/** Why a session was stopped where no sign is named: it was stopped by a key. */
 export const STOPPED_BY_KEY = msg('Stopped by the operator');
 
 export const stopped = defineEvent({

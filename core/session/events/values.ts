@@ -59,7 +59,7 @@ export const reviewChangeSchema = z.object({
   heavyBridge: z.literal(true).optional(),
 });
 
-/** What somebody answered to the review of one exercise (rule REV-10). */
+/** What was answered to the review of one exercise (rule REV-10). */
 export const reviewAnswerSchema = z.object({
   exerciseIndex: setPlace.exerciseIndex,
   rule: z.string().regex(/^REV-[1-9]$/),

@@ -74,7 +74,7 @@ const TAKING = {
 const text = (lines: readonly string[]) => lines.map((line) => line.replace(/\n$/, ''));
 
 describe('an archive of a whole practice', () => {
-  it('comes out of an empty practice as it went in, byte by byte, and what follows from it is worked out anew', async () => {
+  it('comes out of an empty practice as it went in, byte by byte, and what follows from it is worked out again', async () => {
     const from = await demo();
     const out = from.lines();
     const into = await database();
@@ -194,8 +194,8 @@ const FOLLOWS = [
   { table: 'client_search', columns: 'id, name, story' },
 ];
 
-/** Somebody who was measured, signed for, trained, tested twice and held once. */
-async function somebody(api: Awaited<ReturnType<typeof startApi>>) {
+/** A person who was measured, signed for, trained, tested twice and held once. */
+async function trainedPerson(api: Awaited<ReturnType<typeof startApi>>) {
   const person = await ready(api);
   await train(api, person, [], 3_600_000);
   const { id } = person.client;
@@ -221,9 +221,9 @@ const takeInBy = async <T>(
 describe('one person moved between two practices', () => {
   it('is shown before, comes whole, and is the same record there', async () => {
     const [from, into] = [await startApi(), await startApi()];
-    const id = await somebody(from);
+    const id = await trainedPerson(from);
     into.clock.nowMs = from.clock.nowMs;
-    const other = await into.post('/clients', { name: 'Somebody Else' });
+    const other = await into.post('/clients', { name: 'Other Person' });
     const file = await archiveOf(from, id);
 
     const { body: preview } = await takeInBy<ArchivePreview>(into, '/archive/preview', file);
@@ -247,10 +247,10 @@ describe('one person moved between two practices', () => {
     expect(there.chain[0]?.state).toBe('held');
   });
 
-  it('is taken back as one, as long as nobody has worked with them since', async () => {
+  it('is taken back as one, as long as the record was not used since', async () => {
     const [from, into] = [await startApi(), await startApi()];
-    const id = await somebody(from);
-    await into.post('/clients', { name: 'Somebody Else' });
+    const id = await trainedPerson(from);
+    await into.post('/clients', { name: 'Other Person' });
     const counted = () => into.sql('select sum(count) as n from inflation_count');
     const before = await counted();
     const file = await archiveOf(from, id);
@@ -284,11 +284,11 @@ describe('one person moved between two practices', () => {
 
   it('names who worked there without letting them work here', async () => {
     const [from, into] = [await startApi(), await startApi()];
-    await into.post('/clients', { name: 'Somebody Else' });
+    await into.post('/clients', { name: 'Other Person' });
     await from.sql(
       "insert into person (id, name, role, list_order) values ('petra', 'Petra', 'clinician', 2)",
     );
-    const id = await somebody(from);
+    const id = await trainedPerson(from);
     await from.sql(
       `update hold set lifted_by = 'petra', lifted_at_ms = 1, lift_reason = '"x"' where client_id = '${id}'`,
     );
@@ -304,12 +304,12 @@ describe('one person moved between two practices', () => {
     expect((await into.raw('POST', '/clients', '{}', 'petra' as never)).status).toBe(401);
   });
 
-  it('brings nobody who works here, though nobody is here yet', async () => {
+  it('brings no one who works here, though no one is here yet', async () => {
     const [from, into] = [await startApi(), await startApi()];
     await from.sql(
       "insert into person (id, name, role, list_order) values ('petra', 'Petra', 'clinician', 2)",
     );
-    const id = await somebody(from);
+    const id = await trainedPerson(from);
     await from.sql(`update outcome set practitioner_id = 'petra'`);
     await from.sql(`update hold set lifted_by = 'petra', lifted_at_ms = 1, lift_reason = '"x"'`);
     const { body } = await takeInBy<ArchivePreview>(into, '/archive', await archiveOf(from, id));
@@ -327,9 +327,9 @@ describe('one person moved between two practices', () => {
     expect((await read(into)).chain.slice(1, 4)).toEqual((await read(from)).chain.slice(1, 4));
   });
 
-  it('goes into the record of a namesake where somebody says so, and adds nothing twice', async () => {
+  it('goes into the record of a namesake where the user says so, and adds nothing twice', async () => {
     const [from, into] = [await startApi(), await startApi()];
-    const id = await somebody(from);
+    const id = await trainedPerson(from);
     const namesake = await measuredClient(into);
     const file = await archiveOf(from, id);
     const { body: preview } = await takeInBy<ArchivePreview>(into, '/archive/preview', file);
@@ -348,7 +348,7 @@ describe('one person moved between two practices', () => {
 
   it('shows what differs from what is here, and leaves it', async () => {
     const [from, into] = [await startApi(), await startApi()];
-    const id = await somebody(from);
+    const id = await trainedPerson(from);
     await into.sql(`update kit set item = json_set(item, '$.widthCm', 13) where id = 'thigh-large'`);
     const { body } = await takeInBy<ArchivePreview>(into, '/archive', await archiveOf(from, id));
     expect(body.otherwise).toMatchObject([
@@ -396,7 +396,7 @@ describe('a file that is none', () => {
   ];
   it.each(cases)('%s: says what and where, and stores nothing', async (_, spoil, words) => {
     const api = await startApi();
-    const id = await somebody(api);
+    const id = await trainedPerson(api);
     const lines = (await archiveOf(api, id)).trimEnd().split('\n');
     const into = await startApi();
     const { status, body } = await takeInBy<{ detail: string }>(into, '/archive', spoil(lines));
@@ -407,7 +407,7 @@ describe('a file that is none', () => {
 
   it('a session with a forged plan or event is refused with its line', async () => {
     const api = await startApi();
-    const id = await somebody(api);
+    const id = await trainedPerson(api);
     const lines = (await archiveOf(api, id)).trimEnd().split('\n');
     const spoilt = [
       lines.map((line) => line.replace('"primingMmHg":[]', '"primingMmHg":[900]')),
@@ -426,9 +426,9 @@ describe('a file that is none', () => {
     }
   });
 
-  it('a session that hangs on the record of somebody else is refused', async () => {
+  it('a session that belongs to the record of another person is refused', async () => {
     const [from, into] = [await startApi(), await startApi()];
-    const id = await somebody(from);
+    const id = await trainedPerson(from);
     const file = await archiveOf(from, id);
     await takeInBy(into, '/archive', file);
     const [other, session] = ['00000000-0000-4000-8000-00000000000a', '00000000-0000-4000-8000-00000000000b'];
@@ -447,13 +447,13 @@ describe('a file that is none', () => {
     );
     expect([status, body.detail]).toEqual([
       422,
-      expect.stringMatching(/hangs on the record of somebody else/),
+      expect.stringMatching(/belongs to the record of another person/),
     ]);
   });
 
-  it('mutated in any way is taken in whole or refused, and never breaks the server', async () => {
+  it('mutated in any way is imported whole or refused, and never breaks the server', async () => {
     const api = await startApi();
-    const file = await archiveOf(api, await somebody(api));
+    const file = await archiveOf(api, await trainedPerson(api));
     const into = await startApi();
     const runs = attackRuns(30);
     await fc.assert(
@@ -522,7 +522,7 @@ const NOW_COUNTS = [
   .join(' union all ');
 
 describe('what a file claims is compared, and let in by the roles of a screen (START-3)', () => {
-  /** The archive of somebody who is ready to train, with lines changed. */
+  /** The archive of a person who is ready to train, with lines changed. */
   async function forged(change: (line: { kind?: string; row?: Record<string, unknown> }) => unknown) {
     const from = await startApi();
     const person = await ready(from);
@@ -589,7 +589,7 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
   it('opens nothing: not by a copy without its holds, nor on a signature of elsewhere', async () => {
     const { id, file } = await forged((line) => (line.kind === 'hold' ? [] : line));
     const into = await startApi();
-    await into.post('/clients', { name: 'Somebody Else' });
+    await into.post('/clients', { name: 'Other Person' });
     await takeInBy(into, '/archive', file);
     const open = async () => {
       const { facts } = await into.get<ClientRecord>(`/clients/${id}`);
@@ -632,7 +632,7 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
         ({ isSignedElsewhere }) => isSignedElsewhere === true,
       );
 
-    it('brings what was signed where somebody has compared its key, and opens nothing before it was looked through', async () => {
+    it('brings what was signed where its key was compared, and opens nothing before it was looked through', async () => {
       const { into, person, status, body } = await moved(
         (file) => file,
         (key) => key.toUpperCase().replaceAll(' ', '-'),
@@ -644,7 +644,7 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
       expect(problem.detail).toContain('Records came from a file');
     });
 
-    it('is a file like any other where nobody has compared it', async () => {
+    it('is a file like any other where its key was not compared', async () => {
       const { into, person, status, body } = await moved(
         (file) => file,
         () => '',
@@ -663,7 +663,7 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
       return file.replace(lastLine(file), JSON.stringify({ end }));
     };
     it.each([
-      ['nobody has signed', unsigned, (key: string) => key, 'it is signed by nobody'],
+      ['not signed', unsigned, (key: string) => key, 'it is not signed'],
       [
         'another site has signed',
         (file: string) => file,
@@ -681,7 +681,7 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
       expect([status, body.detail]).toEqual([422, expect.stringContaining(words)]);
     });
 
-    /** A file with another name in it and its sum made anew, under the old signature. */
+    /** A file with another name in it and its sum made again, under the old signature. */
     function forgedEnd(file: string): string {
       const lines = file.trimEnd().split('\n').slice(0, -1);
       const changed = lines.map((line) => line.replace('Test Person', 'Test Other'));
@@ -719,7 +719,7 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
 
   it('reads what earlier releases called otherwise under the names of now', async () => {
     const from = await startApi();
-    const id = await somebody(from);
+    const id = await trainedPerson(from);
     await from.post(`/clients/${id}/adverse-events`, {
       id: newId(),
       sessionId: null,
@@ -751,7 +751,7 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
 
   it('adds no event to a session that is on record here', async () => {
     const from = await startApi();
-    const id = await somebody(from);
+    const id = await trainedPerson(from);
     const file = await archiveOf(from, id);
     const into = await startApi();
     await takeInBy(into, '/archive', file);

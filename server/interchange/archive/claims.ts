@@ -16,7 +16,7 @@ import { NotAnArchive } from './read-archive';
 
 type Row = Record<string, unknown>;
 
-/** What somebody must be allowed to do to bring a row, as on the screen that makes one. */
+/** The permission needed to import a row, as on the screen that makes one. */
 const PERMISSION_FOR: Partial<Record<ArchiveKind, (row: Row) => Permission | null>> = {
   clearance: () => 'clear',
   kit: ({ list }) => (CLINICIANS_KIT.includes(list as KitList) ? 'keep-limits' : 'keep-weights'),
@@ -29,20 +29,20 @@ const PERMISSION_FOR: Partial<Record<ArchiveKind, (row: Row) => Permission | nul
   'rung-check': () => 'sign',
 };
 
-/** @throws NotAnArchive where whoever takes a file in may not make such a row on a screen */
+/** @throws NotAnArchive where the person who imports it may not make such a row on a screen */
 export function refuseUnlessAllowed(kind: ArchiveKind, row: Row, doer: Doer, at: number): void {
   const permission = PERMISSION_FOR[kind]?.(row) ?? null;
   if (permission && !mayDo(doer, permission))
     throw new NotAnArchive(
       at,
-      msg('this {kind} is for others to bring: {whoMay}', {
+      msg('not allowed to import this {kind}: {whoMay}', {
         kind: ARCHIVE_KIND_NAMES[kind],
         whoMay: whoMay(permission),
       }),
     );
 }
 
-/** Who asked is a claim: it ends no hold and outweighs no answer unless whoever takes it in may do that themselves. */
+/** Who asked is a claim: it ends no hold and outweighs no answer unless the person who imports it may do that. */
 export function withoutClaimedRole(kind: ArchiveKind, row: Row, { role }: Doer): Row {
   const isClaimed = kind === 'screening' || kind === 'day-check';
   return isClaimed && role !== 'clinician' ? { ...row, by: null } : row;

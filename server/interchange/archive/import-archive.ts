@@ -28,7 +28,7 @@ export type TakingIn = {
   /** Rows that are for others to bring are refused. */
   doer: Doer;
   nowMs: number;
-  /** The fingerprint that the site shows which it comes from, as it was typed; empty where nobody compared it. */
+  /** The fingerprint that the site shows which it comes from, as it was typed; empty where it was not compared. */
   movedFrom: string;
 };
 
@@ -37,7 +37,7 @@ const MOST_SHOWN = 50;
 
 /**
  * Takes an archive in: what is new here is added, what is here stays as it is. To be called in a transaction, which is rolled
- * back where only its preview is wanted: what is told before is what would be done.
+ * back where only its preview is wanted: the preview is what would be done.
  * @throws NotAnArchive with the line and what to do
  */
 export function takeIn(
@@ -121,7 +121,7 @@ export function takeIn(
 }
 
 /**
- * Whether a practice comes from the site that somebody has compared the fingerprint of: then what was signed there counts here
+ * Whether a practice comes from the site whose fingerprint was compared: then what was signed there counts here
  * (rule START-3). @throws NotAnArchive where another one has signed it
  */
 function isMoveFrom(movedFrom: string, signedBy: string | null, at: number): boolean {
@@ -156,7 +156,7 @@ function refuseIntoSession(sessions: ReadonlySet<string>, row: Row, at: number):
 /** What stays where an archive is taken back: what was said of people, and what the practice is called. */
 const NOT_TAKEN_BACK: ReadonlySet<ArchiveKind> = new Set(['audit', 'practice']);
 
-/** Whom of the practice somebody of an archive may be. */
+/** Which client here a client of an archive may be. */
 function personOf(prepare: Prepare, row: Row, matches: ArchiveMatches): ArchivePreview['people'][number] {
   const clientId = String(row.id);
   return { clientId, name: String(row.name), rows: 0, match: matchOf(prepare, row, matches) };
@@ -183,7 +183,7 @@ function countRow(people: Map<string, ArchivePreview['people'][number]>, { row }
 const isMatchedClient = ({ kind, row }: ArchiveRow, matches: ArchiveMatches): boolean =>
   kind === 'client' && matches[String(row.id)] !== undefined;
 
-/** A row as it will be stored here: of whom it is matched with; practitioners of another practice do not work here. */
+/** A row as it will be stored here: of the client it is matched with; practitioners of another practice do not work here. */
 function placed({ kind, row }: ArchiveRow, matches: ArchiveMatches, takesSettings: boolean): Row {
   if (kind === 'client') return { ...row, id: matches[String(row.id)] ?? row.id };
   if (kind === 'practitioner') return takesSettings ? row : { ...row, elsewhere: true };
@@ -229,7 +229,7 @@ function standing(prepare: Prepare, kind: ArchiveKind, row: Row): Row | undefine
 }
 
 function compared(kind: ArchiveKind, here: Row, there: Row): Came {
-  // Whether somebody works here is for the practice to say.
+  // Whether a person works here is for the practice to say.
   const differing = propertiesOf(kind).find(
     (property) =>
       property !== 'elsewhere' && property !== 'listOrder' && !sameJson(here[property], there[property]),
@@ -282,7 +282,7 @@ function refuseOfAnother(prepare: Prepare, kind: ArchiveKind, row: Row, at: numb
   if (whose && whose.clientId !== row.clientId)
     throw new NotAnArchive(
       at,
-      msg('this {kind} hangs on the record of somebody else. Fetch the file again.', { kind }),
+      msg('this {kind} belongs to the record of another person. Fetch the file again.', { kind }),
     );
 }
 

@@ -4,7 +4,7 @@ import type { Prepare } from '../../db/sqlite';
 import { sha256 } from '../../sha256';
 
 /**
- * What a site signs whole practices with that are taken out of it (Ed25519). Made when it is first asked for; it is in backups, and
+ * The key a site signs exported practices with (Ed25519). Made when it is first asked for; it is in backups, and
  * never in an archive: a practice that moves has another at its new site.
  */
 export type SiteKey = { fingerprint: string; sign: (digest: string) => ArchiveSignature };

@@ -18,7 +18,7 @@ export type ArchivedTable = {
   ofClient?: string;
   /** Which rows go at all, where some do not. */
   only?: string;
-  /** Order in which rows were written, so that of two of the same moment the same one counts where they are taken in. */
+  /** Order in which rows were written, so that of two of the same moment the same one counts after an import. */
   order: string;
   /** Columns that follow from others, and are not in the archive. */
   follows?: (row: Row) => Row;

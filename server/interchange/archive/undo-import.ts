@@ -14,7 +14,7 @@ type Stored = ImportBatch & { clientIds: string; auditId: number };
 const COLUMNS = `id, at_ms as "atMs", practitioner_id as "practitionerId", words, rows, undone_at_ms as "undoneAtMs"`;
 const MOST_LISTED = 100;
 
-/** What was taken in, the newest first. */
+/** Imports, the newest first. */
 export const readImports = (prepare: Prepare): ImportBatch[] =>
   (
     prepare(
@@ -23,7 +23,7 @@ export const readImports = (prepare: Prepare): ImportBatch[] =>
   ).map((list) => ({ ...list, words: JSON.parse(list.words) }));
 
 /**
- * Takes back all that one file added, as long as nobody has worked with it since. What is in the audit stays there. To be
+ * Takes back all that one file added, as long as it was not used since. What is in the audit stays there. To be
  * called in a transaction.
  * @throws Problem 404 for an unknown one, 409 with who was worked with since
  */
@@ -31,7 +31,7 @@ export function takeBack(prepare: Prepare, id: string, by: { practitionerId: str
   const list = prepare(
     `select ${COLUMNS}, client_ids as "clientIds", audit_id as "auditId" from import_batch where id = ?`,
   ).get(id) as Stored | undefined;
-  if (!list) throw notFound(msg('What was taken in'));
+  if (!list) throw notFound(msg('The import'));
   if (list.undoneAtMs !== null) return;
   const clientIds = JSON.parse(list.clientIds) as string[];
   refuseWorkedWith(prepare, clientIds, list.auditId);
@@ -67,12 +67,12 @@ function refuseWorkedWith(prepare: Prepare, clientIds: readonly string[], auditI
   for (const clientId of clientIds) {
     const { n } = since.get(clientId, auditId) as { n: number };
     if (n === 0) continue;
-    const who = (name.get(clientId) as { name: string } | undefined)?.name ?? msg('Somebody of it');
+    const who = (name.get(clientId) as { name: string } | undefined)?.name ?? msg('A person in it');
     throw worked(
-      msg(
-        '{who} has been worked with since: {n, plural, one {# entry} other {# entries}} of the audit are after it.',
-        { who, n },
-      ),
+      msg('The record of {who} was used since: {n, plural, one {# entry} other {# entries}} in the audit.', {
+        who,
+        n,
+      }),
     );
   }
 }

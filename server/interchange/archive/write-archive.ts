@@ -14,7 +14,7 @@ import { ARCHIVED, chosenColumns, fromDatabase } from './tables';
 type Row = Record<string, unknown>;
 
 /**
- * An archive line by line: what it is, every row in an order in which it can be taken in again, and last by what a file that was
+ * An archive line by line: what it is, every row in an order in which it can be imported again, and last by what a file that was
  * cut short is known (docs/archive-format.md). It is read over a connection of its own, at one moment, while others write; the
  * same practice gives the same bytes.
  * @param sign signs it, by the SHA-256 of all lines before the last: for a whole practice

@@ -28,7 +28,7 @@ function under(value: unknown, name: string): unknown[] {
 }
 
 describe('a person as a clinical bundle', () => {
-  it('is valid by the official schema, resource by resource, for everybody of the demonstration', () => {
+  it('is valid by the official schema, resource by resource, for all people of the demonstration', () => {
     const validator = new JSONSchemaValidator();
     const types = new Set<string>();
     for (const bundle of bundles()) {

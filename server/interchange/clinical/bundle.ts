@@ -23,7 +23,7 @@ import { loinc, quantity } from './codes';
 type Row = Record<string, unknown>;
 export type Resource = { resourceType: string } & Record<string, unknown>;
 
-/** What resources are made from besides their own row. */
+/** What resources are made from in addition to their own row. */
 type Around = {
   subject: { reference: string };
   measures: MeasureBook;

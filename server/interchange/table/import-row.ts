@@ -27,7 +27,7 @@ import { enterSession } from '../../db/enter-session';
 import type { Prepare } from '../../db/sqlite';
 import type { AddedRow } from '../imports';
 
-/** Why a row is not taken in, at which of its fields. */
+/** Why a row is not imported, at which of its fields. */
 export class RefusedCell extends MessageError {
   readonly code = 'refused-cell';
 
@@ -55,7 +55,7 @@ export type KeepingRows = {
   people: Map<string, string[]>;
 };
 
-/** Everybody by their name, read once for a table: no index finds names whatever their capitals. */
+/** All people by their name, read once for a table: no index finds names whatever their capitals. */
 export function readPeopleByName(prepare: Prepare): Map<string, string[]> {
   const people = new Map<string, string[]>();
   for (const { id, name } of prepare('select id, name from client').all() as { id: string; name: string }[])
@@ -254,13 +254,13 @@ function atNoon(day: string, { nowMs }: KeepingRows): number {
   return Math.min(momentOf(day, NOON), nowMs);
 }
 
-/** @throws RefusedCell where nobody is called so, or more than one */
+/** @throws RefusedCell where no client, or more than one, has this name */
 function clientOf({ people }: KeepingRows, person: string): string {
   const [one, another] = people.get(person.toLowerCase()) ?? [];
   if (!one)
     throw new RefusedCell(
       'person',
-      msg('Nobody is called {person}. Bring the people in first, or correct the name.', { person }),
+      msg('No client is called {person}. Import the people first, or correct the name.', { person }),
     );
   if (another)
     throw new RefusedCell(

@@ -22,7 +22,7 @@ type Taking = {
   lines: Iterable<string>;
   name: string;
   keeping: Omit<KeepingRows, 'prepare'>;
-  /** Only tells what would come of it. */
+  /** Only shows what would come of it. */
   isPreview: boolean;
 };
 
@@ -31,7 +31,7 @@ export type InTurn = (work: (prepare: Prepare) => void, then: 'keep' | 'undo') =
 
 /**
  * Keeps the rows of a table, each by the rules it would be typed in by, and all as one list that can be taken back. They go in
- * some at a time, so that nobody waits for them; a row that is refused leaves nothing.
+ * some at a time, so that no request waits for them; a row that is refused leaves nothing.
  */
 export async function importTable(
   { kind, lines, name, keeping, isPreview }: Taking,

@@ -57,7 +57,7 @@ function List({ accounts: { accounts, without } }: { accounts: Accounts }) {
           </p>
           <p className="figures mt-2 text-2xl">{shown.passphrase}</p>
           <Button className="mt-3" onClick={() => show(null)}>
-            {t`It is told`}
+            {t`Shown once`}
           </Button>
         </section>
       )}

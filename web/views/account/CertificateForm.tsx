@@ -3,7 +3,7 @@ import { Button } from '../../parts/Button';
 import { DateField } from '../../parts/DateField';
 import { useFields } from '../../parts/use-fields';
 
-/** Until when somebody's certificate in this training is valid; an empty date is none. */
+/** Until when a practitioner's certificate in this training is valid; an empty date is none. */
 export function CertificateForm({
   untilDay,
   save,

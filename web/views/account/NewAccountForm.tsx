@@ -15,7 +15,7 @@ const NEW = 'new';
 
 type Typed = { who: string; personName: string; role: Role; name: string; isOwner: boolean };
 
-/** An account for somebody on record, or for somebody new; the server makes the first passphrase. */
+/** An account for a practitioner on record, or for a new one; the server makes the first passphrase. */
 export function NewAccountForm({
   without,
   done,
@@ -52,7 +52,7 @@ export function NewAccountForm({
               value: id,
               label: `${label}, ${translate(ROLE_NAMES[of])}`,
             })),
-            { value: NEW, label: t`somebody new` },
+            { value: NEW, label: t`a new person` },
           ]}
         />
       )}

@@ -66,7 +66,7 @@ export function SecondDevice({ hasCode }: { hasCode: boolean }) {
           <p className="text-[15px] text-quiet">
             {hasCode
               ? t`A code is asked for beside your passphrase.`
-              : t`None is asked for. With one, a passphrase that somebody has seen is not enough.`}
+              : t`None is asked for. With one, a stolen passphrase is not enough.`}
           </p>
           <Field
             label={t`Your passphrase`}

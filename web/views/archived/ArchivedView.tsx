@@ -26,7 +26,7 @@ export function ArchivedView() {
       {failed && <FieldError>{failureWords(failed)}</FieldError>}
       {data?.people.length === 0 && (
         <p className="text-quiet">
-          {t`Nobody. Who does not come any more is taken off the list on their record.`}
+          {t`No one is archived. People who no longer come are archived on their record.`}
         </p>
       )}
       <ul className="border-t border-ink/40 empty:border-0">

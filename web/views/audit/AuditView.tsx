@@ -18,7 +18,7 @@ import { useUnits } from '../../parts/units';
 import { actionsCalled, actionWords } from './audit-words';
 import { detailWords, type OfPractice } from './detail-words';
 
-/** Who did what and looked at whom: of the practice, or of one person. */
+/** Who did what and looked at which record: of the practice, or of one person. */
 export function AuditView() {
   const { clientId = null } = useParams();
   const permission = clientId === null ? 'read-audit' : 'read-audit-of-person';
@@ -56,12 +56,12 @@ function Entries({ clientId }: { clientId: string | null }) {
           value={practitionerId}
           onChange={setPractitionerId}
           options={[
-            { value: '', label: t`everybody` },
+            { value: '', label: t`everyone` },
             ...(practice?.practitioners ?? []).map(({ id, name }) => ({ value: id, label: name })),
           ]}
         />
         <Field
-          label={t`What or whom`}
+          label={t`Action or name`}
           type="search"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
@@ -148,7 +148,7 @@ function OfPerson({ clientId }: { clientId: string }) {
   );
 }
 
-/** Every entry names the one before it by a hash: whether one was changed or taken out shows. */
+/** Every entry names the one before it by a hash: so that a changed or removed one is found. */
 function Check() {
   const { data, error, refetch, isFetching } = useAuditCheck();
   return (

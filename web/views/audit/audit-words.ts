@@ -27,8 +27,8 @@ const WORDS: Record<AuditAction, string> = {
   'template-retired': t`Retired a template`,
   'template-brought-back': t`Brought a template back`,
   'measure-described': t`Described a measure`,
-  'archive-taken-out': t`Took records out`,
-  'taken-in': t`Took records in`,
+  'archive-taken-out': t`Exported records`,
+  'taken-in': t`Imported records`,
   'taken-back': t`Took back what came in`,
   'calendar-address-made': t`Made an address for a calendar`,
   'calendar-address-ended': t`Ended an address for a calendar`,
@@ -73,10 +73,10 @@ const WORDS: Record<AuditAction, string> = {
   'adverse-event-kept': t`Wrote down what went wrong`,
   'home-link-made': t`Made a link for home`,
   'home-link-ended': t`Ended a link for home`,
-  'told-from-home': t`Heard from home`,
+  'told-from-home': t`Report from home`,
 };
 
-/** What an entry is called; one of another release, whose words nobody has, by its own name. */
+/** What an entry is called; one of another release, whose words are not known, by its own name. */
 export const actionWords = ({ action }: Pick<AuditEntry, 'action'>): string =>
   (WORDS as Record<string, string>)[action] ??
   (action[0] ?? '').toUpperCase() + action.slice(1).replaceAll('-', ' ');

@@ -76,8 +76,8 @@ it.each<[string, Record<string, unknown>, string | null]>([
   ],
   [
     'an entry that was retracted',
-    { kind: 'strength-test', id: 'x', reason: 'Of somebody else', before: {} },
-    'a strength test · Of somebody else',
+    { kind: 'strength-test', id: 'x', reason: 'Of another person', before: {} },
+    'a strength test · Of another person',
   ],
 ])('%s', (_, detail, words) => {
   expect(detailWords({ detail }, PRACTICE)).toBe(words);

@@ -177,7 +177,7 @@ const READS: Record<string, Read> = {
   rows: counted(t`1 row`, (rows) => t`${rows} rows`),
 };
 
-/** What an entry says besides, on one line, in the practice's units; null where it says nothing to a person. */
+/** The detail of an entry, on one line, in the practice's units; null where it says nothing to a person. */
 export function detailWords({ detail }: Pick<AuditEntry, 'detail'>, practice: OfPractice): string | null {
   const parts = Object.entries(READS).flatMap(([name, read]) => read(detail[name], practice, detail) || []);
   return parts.length === 0 ? null : parts.join(' · ');

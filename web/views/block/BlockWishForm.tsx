@@ -165,7 +165,7 @@ function LineForm({
       />
       {wish.heavy.length > 0 && (
         <Choice
-          label={t`Beside heavy days`}
+          label={t`On heavy days`}
           value={line.onHeavyDays}
           onChange={(onHeavyDays) => change({ onHeavyDays })}
           options={[

@@ -11,7 +11,7 @@ import { FileLink } from '../../parts/FileLink';
 const MOST_MB = 10;
 const linkLook = 'min-h-11 underline underline-offset-4 disabled:no-underline disabled:text-quiet';
 
-/** Days that somebody's own calendar takes, and heavy training that it knows: taken over by a press, never by itself. */
+/** Days that a person's own calendar takes, and heavy training that it knows: taken over by a press, never by itself. */
 export function CalendarImport({
   wish,
   change,

@@ -42,7 +42,7 @@ function eventsOf(text: string): ICAL.Component[] {
       t`This is no calendar. Take it out of your calendar as an .ics file, and choose that.`,
     );
   }
-  throw new NotACalendar(t`More than ${MOST_EVENTS} appointments: take out a shorter time.`);
+  throw new NotACalendar(t`More than ${MOST_EVENTS} appointments: export a shorter time.`);
 }
 
 function appointmentsOf(event: ICAL.Event, fromDay: Day, toDay: Day): Appointment[] {

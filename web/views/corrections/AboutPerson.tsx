@@ -97,7 +97,7 @@ function Merge({ client, close }: { client: ClientRecord; close: () => void }) {
           </li>
         ))}
       </ul>
-      {found.length === 0 && <p className="text-[15px] text-quiet">{t`Nobody else is found by that.`}</p>}
+      {found.length === 0 && <p className="text-[15px] text-quiet">{t`No other person is found by that.`}</p>}
       <Field label={t`How you know`} {...field('reason')} />
     </Form>
   );
@@ -148,7 +148,7 @@ function Forget({ client, close }: { client: ClientRecord; close: () => void }) 
       close={close}
     >
       <p className="text-[15px]">
-        {t`Name, measurements, plans and every session of ${client.name} go for good. How long cuffs were up and what was seen with it stays counted, without anybody. Backups keep them until they are thinned out: see the guide.`}
+        {t`Name, measurements, plans and every session of ${client.name} go for good. How long cuffs were up and what was seen with it stays counted, without a name. Backups keep them until they are thinned out: see the guide.`}
       </p>
       <Button
         disabled={takeOut.isPending}

@@ -39,7 +39,7 @@ function Entries({ client }: { client: ClientRecord }) {
   const [chosen, choose] = useState<string | null>(null);
   const [unsettled, setUnsettled] = useState<readonly Unsettled[]>([]);
   const units = useUnits();
-  const words = ({ tells }: RecordEntry) => entryWords(tells, client.facts, units);
+  const words = ({ content }: RecordEntry) => entryWords(content, client.facts, units);
   const entries = data?.pages.flatMap((page) => page.entries) ?? [];
   return (
     <section aria-labelledby="entries" className="space-y-3">
@@ -73,7 +73,7 @@ function Entries({ client }: { client: ClientRecord }) {
       {error && <FieldError>{failureWords(error)}</FieldError>}
       <ol className="border-t border-ink/40">
         {entries.map((entry) => (
-          <li key={`${entry.tells.kind} ${entry.id}`} className="border-b border-rule py-2">
+          <li key={`${entry.content.kind} ${entry.id}`} className="border-b border-rule py-2">
             <Entry entry={entry} words={words(entry)}>
               {mayCorrect && !entry.retracted && chosen !== entry.id && (
                 <button
@@ -151,7 +151,7 @@ function RetractForm({
       className="flex flex-wrap items-end gap-3 py-2"
       {...send(({ reason }) =>
         retract.mutate(
-          { kind: entry.tells.kind, id: entry.id, reason },
+          { kind: entry.content.kind, id: entry.id, reason },
           { onSuccess: ({ unsettled }) => done(unsettled) },
         ),
       )}

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import type { EntryTells } from '#contract/corrections';
+import type { EntryContent } from '#contract/corrections';
 import { EXERCISES } from '#core/protocol/exercises';
 import { UNITS } from '../../parts/units';
 import { entryWords } from './entry-words';
@@ -8,7 +8,7 @@ const FACTS = { ownExercises: { 'own-1': { ...EXERCISES['knee-extension'], label
 const METRIC = { mass: UNITS.mass.kg, length: UNITS.length.cm };
 const POUNDS = { mass: UNITS.mass.lb, length: UNITS.length.in };
 
-it.each<[EntryTells, typeof METRIC, string]>([
+it.each<[EntryContent, typeof METRIC, string]>([
   [
     { kind: 'screening', yes: ['varicose-veins', 'smoker'] },
     METRIC,
@@ -66,6 +66,6 @@ it.each<[EntryTells, typeof METRIC, string]>([
     METRIC,
     'Clearance by Dr Wren Halloway: Surgery in the last 12 weeks; Resting blood pressure',
   ],
-])('an entry reads in the units and names of the practice: %j', (tells, units, words) => {
-  expect(entryWords(tells, FACTS, units)).toBe(words);
+])('an entry reads in the units and names of the practice: %j', (content, units, words) => {
+  expect(entryWords(content, FACTS, units)).toBe(words);
 });

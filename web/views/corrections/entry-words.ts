@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { EntryTells } from '#contract/corrections';
+import type { EntryContent } from '#contract/corrections';
 import { markWords } from '#core/cuff/mark-words';
 import { LIMB_LABELS, POSITION_NAMES } from '#core/quantity/limb';
 import type { ClientFacts } from '#core/record/facts';
@@ -13,40 +13,40 @@ import type { Measure } from '../../parts/units';
 
 /** How an entry of a record reads in one line: in the practice's units, with its own names of exercises. */
 export function entryWords(
-  tells: EntryTells,
+  content: EntryContent,
   facts: Pick<ClientFacts, 'ownExercises'>,
   { mass, length }: { mass: Measure; length: Measure },
 ): string {
-  const limb = 'limb' in tells ? translate(LIMB_LABELS[tells.limb]) : '';
-  switch (tells.kind) {
+  const limb = 'limb' in content ? translate(LIMB_LABELS[content.limb]) : '';
+  switch (content.kind) {
     case 'screening': {
-      const yes = tells.yes.map((item) => translate(SCREEN_ITEMS[item].label)).join('; ');
+      const yes = content.yes.map((item) => translate(SCREEN_ITEMS[item].label)).join('; ');
       return yes === '' ? t`Screening, nothing answered with yes` : t`Screening, yes to: ${yes}`;
     }
     case 'clearance': {
-      const subjects = tells.subjects.map(clearanceSubject).join('; ');
-      return t`Clearance by ${tells.givenBy}: ${subjects}`;
+      const subjects = content.subjects.map(clearanceSubject).join('; ');
+      return t`Clearance by ${content.givenBy}: ${subjects}`;
     }
     case 'consent':
-      return CONSENTS[tells.decision][tells.read];
+      return CONSENTS[content.decision][content.read];
     case 'day-check':
-      return t`Check on the day, pain ${tells.painNow} of 10`;
+      return t`Check on the day, pain ${content.painNow} of 10`;
     case 'fit':
-      return `${limb}: ${length.words(tells.girthCm)}, ${tells.label}`;
+      return `${limb}: ${length.words(content.girthCm)}, ${content.label}`;
     case 'tightness': {
-      const { label, felt } = tells;
-      return t`${limb}: ${label}, ${translate(markWords(tells))}, felt ${felt} of 10`;
+      const { label, felt } = content;
+      return t`${limb}: ${label}, ${translate(markWords(content))}, felt ${felt} of 10`;
     }
     case 'occlusion-pressure':
-      return `${limb}, ${translate(POSITION_NAMES[tells.position])}: ${plain(tells.pressureMmHg)} mmHg, ${tells.label}`;
+      return `${limb}, ${translate(POSITION_NAMES[content.position])}: ${plain(content.pressureMmHg)} mmHg, ${content.label}`;
     case 'quick-check':
-      return t`Quick check, ${limb}: pulse gone at ${plain(tells.goneMmHg)} mmHg`;
+      return t`Quick check, ${limb}: pulse gone at ${plain(content.goneMmHg)} mmHg`;
     case 'strength-test':
-      return t`${exerciseAndSide(facts, tells)}: ${mass.words(tells.loadKg)}, ${tells.reps} repetitions`;
+      return t`${exerciseAndSide(facts, content)}: ${mass.words(content.loadKg)}, ${content.reps} repetitions`;
     case 'heavy-work':
-      return t`Heavy work: ${heavyWorkWords(facts, tells, mass)}`;
+      return t`Heavy work: ${heavyWorkWords(facts, content, mass)}`;
     case 'session':
-      return SESSIONS[tells.state](tells.plan);
+      return SESSIONS[content.state](content.plan);
   }
 }
 

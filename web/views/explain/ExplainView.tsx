@@ -101,7 +101,7 @@ function Explained({ client, practice }: { client: ClientRecord; practice: Pract
         </dl>
       </section>
       <p className="border-t border-rule pt-2 text-[13px] text-quiet">
-        {t`General information, and no replacement for advice from whoever treats you. Local policy and licensed practice decide.`}
+        {t`General information, and no replacement for advice from the person who treats you. Local policy and licensed practice decide.`}
       </p>
     </article>
   );

@@ -48,7 +48,7 @@ export function FloorLane({
   const step = nextStep(plan, state, nowMs);
   const words = stepWords(plan, step, inHand(plan, state)?.limbs);
   const worn = limbClocks(plan, state, nowMs).filter(({ inflated }) => inflated);
-  const forWhom = <span className="sr-only"> {t`for ${view.clientName}`}</span>;
+  const forClient = <span className="sr-only"> {t`for ${view.clientName}`}</span>;
   return (
     <li
       aria-current={isInHand ? 'true' : undefined}
@@ -93,19 +93,19 @@ export function FloorLane({
               onClick={() => act({ do: 'next' })}
             >
               {words.action}
-              {forWhom}
+              {forClient}
             </Button>
           )}
           <Tip words={t`Looser (L)`}>
             <Button className="px-3" onClick={() => act({ do: 'loosen' })}>
               <span aria-hidden>▾</span>
               <span className="sr-only">{t`Looser`}</span>
-              {forWhom}
+              {forClient}
             </Button>
           </Tip>
           <Tip words={t`Release (R)`}>
             <Button className="px-3" disabled={worn.length === 0} onClick={() => act({ do: 'release' })}>
-              <Trans>Release{forWhom}</Trans>
+              <Trans>Release{forClient}</Trans>
             </Button>
           </Tip>
         </div>

@@ -7,7 +7,7 @@ import { attentionOf, compareAttention } from '#core/session/attention';
 import type { Intent } from '#core/session/decide/intent';
 import { STOPPED_BY_KEY } from '#core/session/events/stopped';
 import { nextStep } from '#core/session/next-step';
-import { actAndTell } from '../../act/act';
+import { actAndNotify } from '../../act/act';
 import { type LiveSession, useOpenSessions } from '../../data/live-session';
 import { Button, ItsKey } from '../../parts/Button';
 import { useAction } from '../../parts/use-action';
@@ -18,18 +18,18 @@ import { notify } from '../../state/notices';
 import { FloorLane } from './FloorLane';
 
 const TICK_MS = 1_000;
-/** Lanes change places only when somebody needs attention more, not with every second that passes. */
+/** Lanes change places only when another needs attention more, not with every second that passes. */
 const STEADY_MS = 15_000;
 
-/** Does something in a session of the floor, and says with a refusal whom it is about. */
+/** Does something in a session of the floor, and says with a refusal who it is about. */
 const doIn = (queries: QueryClient, { view }: LiveSession, intent: Intent) =>
-  actAndTell(queries, view, intent, `${view.clientName}: `);
+  actAndNotify(queries, view, intent, `${view.clientName}: `);
 
 /** A figure is one key. */
 const LANES_WITH_A_KEY = 9;
 
 /**
- * Everybody who trains now, one lane each, who needs attention first. A figure takes a lane in hand, and the keys of a live session
+ * All running sessions, one lane each, those that need attention first. A figure takes a lane in hand, and the keys of a live session
  * then work for it; none past the eighth is out of sight.
  */
 export function FloorView() {
@@ -100,7 +100,7 @@ export function FloorView() {
       {lanes.length === 0 ? (
         <p className="mt-2 text-quiet">
           <Trans>
-            Nobody trains now. Open a session from a person’s sheet, and it has a lane here.{' '}
+            No session is running. Open a session from a person’s sheet, and it has a lane here.{' '}
             <Link to="/" className="underline underline-offset-4">
               Who can train now
             </Link>

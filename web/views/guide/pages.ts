@@ -1,6 +1,6 @@
 import type { Language } from '../../language/language';
 
-// The guide is written where anybody can read it without the app, and shipped with it: English, and beneath it the others.
+// The guide is written where it can be read without the app, and shipped with it: English, and beneath it the others.
 const TEXTS = import.meta.glob<string>('../../../docs/guide/**/*.md', {
   query: '?raw',
   import: 'default',

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { HomeSheet } from '#contract/home';
 
-/** Whom to call, as a number that a phone dials. */
+/** The number to call, which a phone dials. */
 export function Call({ phone }: { phone: string }) {
   if (phone === '') return <p>{t`Call your practice.`}</p>;
   return (

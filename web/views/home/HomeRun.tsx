@@ -74,7 +74,7 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
     });
     tellSigns();
   };
-  /** A red sign is told at once; the session comes when it is over. */
+  /** A red sign is sent at once; the session comes when it is over. */
   const tellSigns = () => {
     const { running: newest, unsent } = home.newest();
     for (const event of newest?.events ?? []) {

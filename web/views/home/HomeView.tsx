@@ -14,7 +14,7 @@ import { type Home, useHome } from './use-home';
 
 const MINUTE_MS = 60_000;
 
-/** What somebody who trains at home sees: the plan, the questions before it, the session, and what to do when it is wrong. */
+/** What a person who trains at home sees: the plan, the questions before it, the session, and what to do when it is wrong. */
 export function HomeView({ secret }: { secret: string }) {
   const home = useHome(secret);
   const { sheet, running } = home.kept;

@@ -24,7 +24,7 @@ export type KeptHome = {
 
 const NOTHING: KeptHome = { sheet: null, checkedAtMs: null, running: null, unsent: [], refused: [] };
 
-// The secret itself is in the address; its beginning tells links on one phone apart.
+// The secret itself is in the address; its beginning distinguishes links on one phone.
 const nameOf = (secret: string): string => `nervato-home ${secret.slice(0, 8)}`;
 
 export function readKept(secret: string): KeptHome {

@@ -15,13 +15,13 @@ import { notify } from '../../state/notices';
 
 const NEW = 'new';
 
-/** An archive before it is taken in: who is in it, who they may be here, and what differs. */
+/** An archive before its import: who is in it, who they may be here, and what differs. */
 export function ArchiveImport({ file, done }: { file: File; done: () => void }) {
   const [matches, setMatches] = useState<ArchiveMatches>({});
   const { data: preview, error, isFetching } = useArchivePreview(file, matches);
   const take = useImportArchive();
   const [movedFrom, setMovedFrom] = useState('');
-  // Who may be whom is asked once, of the first look: a match changes what the second says of them.
+  // Possible matches are asked for once, by the first preview: a match changes what the second says of them.
   const [asked, setAsked] = useState<ArchivePreview['people'] | null>(null);
   if (preview && asked === null) setAsked(preview.people);
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
@@ -36,7 +36,7 @@ export function ArchiveImport({ file, done }: { file: File; done: () => void }) 
         {added === 0
           ? t`Everything in it is here already.`
           : t`${added} records are new here. All of them come, or none.`}{' '}
-        {preview.takesSettings && t`Nobody is here yet: its settings and practitioners come, too.`}
+        {preview.takesSettings && t`There are no people here yet: its settings and practitioners come, too.`}
       </p>
       <ul aria-label={t`People in it`} className="border-t border-ink/40">
         {(asked ?? []).slice(0, 50).map((person) => (
@@ -65,7 +65,7 @@ export function ArchiveImport({ file, done }: { file: File; done: () => void }) 
           <p className="text-quiet">{t`No site has signed it: each plan is signed here before it opens.`}</p>
         ) : (
           <Field
-            label={t`Key that the old site shows under Take out`}
+            label={t`Key that the old site shows under Export`}
             value={movedFrom}
             onChange={({ target }) => setMovedFrom(target.value)}
             autoComplete="off"
@@ -89,7 +89,7 @@ export function ArchiveImport({ file, done }: { file: File; done: () => void }) 
             )
           }
         >
-          {added === 0 ? t`Nothing to take in` : t`Take in ${added} records`}
+          {added === 0 ? t`Nothing to import` : t`Import ${added} records`}
         </Button>
         <Button onClick={done}>{t`Leave it`}</Button>
       </div>
@@ -116,7 +116,7 @@ function WhoIsIt({
       hideLabel
       value={chosen}
       options={[
-        { value: NEW, label: t`somebody else: add as a new person` },
+        { value: NEW, label: t`another person: add as new` },
         ...match.people.map((one) => ({
           value: one.clientId,
           label: t`the ${one.name} who is here since ${day(one.addedAtMs)}`,

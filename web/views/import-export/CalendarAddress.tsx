@@ -43,7 +43,7 @@ export function CalendarAddress() {
         {t`Your calendar`}
       </h2>
       <p className="max-w-prose text-[15px] text-quiet">
-        {t`The sessions of everybody whose block you have kept, for your calendar program. Whoever has the address can read it; it is shown once, and a new one ends the old.`}
+        {t`The sessions of everyone whose block you have kept, for your calendar program. Anyone with the address can read it; it is shown once, and a new one ends the old.`}
       </p>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <Tick checked={namesPeople} onChange={setNamesPeople}>

@@ -25,7 +25,7 @@ export function ExportSection({ name }: { name: string }) {
   return (
     <section aria-labelledby="export" className="max-w-4xl space-y-3">
       <h2 id="export" className="text-xl font-semibold">
-        {t`Take out`}
+        {t`Export`}
       </h2>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <Button
@@ -35,7 +35,7 @@ export function ExportSection({ name }: { name: string }) {
           {t`The whole practice`}
         </Button>
         <p className="min-w-60 flex-1 text-[15px] text-quiet">
-          {t`Everything that was ever written down, in one open file that another practice can take in. One person alone: in their log. Whoever has the file can read it.`}
+          {t`Everything that was ever written down, in one open file that another practice can import. One person alone: in their log. Anyone with the file can read it.`}
         </p>
       </div>
       {/* Its room is kept while it is read: nothing moves as it comes. */}

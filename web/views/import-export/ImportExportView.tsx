@@ -34,7 +34,7 @@ export function ImportExportView() {
   const done = () => setBrought(null);
   return (
     <div className="space-y-6 p-6">
-      <PracticeHead title={t`In and out`}>{null}</PracticeHead>
+      <PracticeHead title={t`Import and export`}>{null}</PracticeHead>
       {!mayImport && (
         <p className="max-w-prose text-quiet">
           {t`A clinician or the owner brings records in; the owner takes the practice out.`}{' '}
@@ -71,7 +71,7 @@ export function ImportExportView() {
   );
 }
 
-/** Sheets of nobody, to be filled in by hand. */
+/** Blank sheets, to be filled in by hand. */
 const BlankSheets = () => (
   <section aria-labelledby="blank-sheets">
     <h2 id="blank-sheets" className="text-xl font-semibold">

@@ -66,7 +66,7 @@ function MapTable({
 }) {
   const { dateOrder } = practice.settings;
   const [mapping, setMapping] = useState(() => firstMapping(look, dateOrder));
-  // Columns without a unit of their own are in the practice's, until somebody says otherwise in their row.
+  // Columns without a unit of their own are in the practice's, until their row says otherwise.
   const units = { mass: practice.settings.massUnit, length: practice.settings.lengthUnit };
   const open = missingIn(mapping, units);
   const ambiguous = openDate(mapping, look.rows);
@@ -142,7 +142,7 @@ function MapTable({
   );
 }
 
-/** Forms that somebody has said stay said; those that follow from the columns are told anew. */
+/** Forms that were chosen stay chosen; those that follow from the columns are worked out again. */
 function withKeptForms(next: Mapping, look: Look, before: Mapping, usualOrder: DateOrder): Mapping {
   if (next.dateOrder !== before.dateOrder || next.decimalMark !== before.decimalMark) return next;
   const stated = withForms(next, look.rows, usualOrder);

@@ -26,7 +26,7 @@ function keptNow(): Record<string, Mapping> {
   try {
     return keptSchema.parse(JSON.parse(kept.get()));
   } catch {
-    // What an older release kept is no loss: the table is recognised anew.
+    // What an older release kept is no loss: the table is recognised again.
     return {};
   }
 }

@@ -163,7 +163,7 @@ function Piece({
   kind: KitKind;
   item: KitItem['item'];
   isOpen: boolean;
-  /** `null` where somebody else changes it. */
+  /** `null` where another person changes it. */
   toggle: (() => void) | null;
   retire: () => void;
 }) {

@@ -99,7 +99,7 @@ export function Settings({ settings }: { settings: PracticeSettings }) {
   );
 }
 
-/** Whom people call, and what is at the head of what they are given. */
+/** The number people call, and what is at the head of what they are given. */
 function OnPaper({
   settings: { phone, emergencyPhone, letterhead },
   change,

@@ -69,8 +69,8 @@ export function LogBench({ client }: { client: ClientRecord }) {
         </h2>
         <p className="mt-2 max-w-prose">
           <Trans>
-            Nothing was finished yet. Every session that is run, or entered later, is listed here with its sets,
-            rests, loads and minutes occluded, and adds up.{' '}
+            Nothing was finished yet. Every session that is run, or entered later, is listed here with its
+            sets, rests, loads and minutes occluded, and adds up.{' '}
             <Link to={`/people/${client.id}/run`} className="font-semibold underline underline-offset-4">
               Go to Run
             </Link>

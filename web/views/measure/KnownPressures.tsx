@@ -241,7 +241,7 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
         {...field('goneMmHg')}
         hint={
           <>
-            {t`Within ±10 it is confirmed and its shelf life begins anew, at most twice; further off it is measured in full.`}{' '}
+            {t`Within ±10 it is confirmed and its shelf life starts again, at most twice; further off it is measured in full.`}{' '}
             <Why rule="LOP-7" />
           </>
         }

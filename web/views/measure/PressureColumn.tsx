@@ -16,7 +16,7 @@ const WORDS: Record<Phase, { ask: string; button: string }> = {
   recovering: { ask: t`Cuff fully down. Wait before the next trial.`, button: t`Waiting` },
   full: { ask: t`Three trials taken.`, button: t`Done` },
   automatic: { ask: t`The pump measures by itself. Enter or let it run.`, button: t`Take the pump’s figure` },
-  measuring: { ask: t`The pump is measuring. Keep still, nobody talks.`, button: t`Measuring` },
+  measuring: { ask: t`The pump is measuring. Keep still, do not talk.`, button: t`Measuring` },
 };
 
 /** The large reading and its two keys: Space does the next expected thing, + and − move by the step. */

@@ -88,7 +88,7 @@ export function RoundPlanner({
   );
 }
 
-/** A round of whatever limbs and positions somebody chooses. */
+/** A round of whatever chosen limbs and positions. */
 function ChosenRound({ fitted, setRound }: { fitted: readonly Limb[]; setRound: (round: Place[]) => void }) {
   const [limbs, setLimbs] = useState<Limb[]>([...fitted]);
   const [positions, setPositions] = useState<Position[]>(['lying', 'sitting']);

@@ -4,7 +4,7 @@ import { serverNow } from '../../data/clock';
 import { useDraft } from '../../parts/use-draft';
 
 /**
- * The state of measuring a person. It begins, and stays, where the record says that something is due, until somebody
+ * The state of measuring a person. It begins, and stays, where the record says that something is due, until the operator
  * chooses another place or begins a trial; what an earlier visit left counts only while it is still under way.
  */
 export function useMeasuring(clientId: string, due: Place): [Measuring, (next: Measuring) => void] {

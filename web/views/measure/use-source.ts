@@ -43,7 +43,7 @@ export function useSource(
       left = true;
       const now = connectedNow();
       if (now?.key !== key) return;
-      // While the stream is lost nobody knows that the cuff is down, so it stays in the dock.
+      // While the stream is lost it is not known that the cuff is down, so it stays in the dock.
       let pressureMmHg = Number.POSITIVE_INFINITY;
       now.source.subscribe((frame) => {
         pressureMmHg = frame?.pressureMmHg ?? Number.POSITIVE_INFINITY;

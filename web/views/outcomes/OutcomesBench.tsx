@@ -129,14 +129,14 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
   );
 }
 
-/** The limb that is trained, for somebody of whom nothing was measured yet. */
+/** The limb that is trained, for a person without measurements. */
 function firstFor({ facts }: ClientRecord): ToTake {
   const limb = facts.prescriptions[0]?.plan.exercises[0]?.limbs[0]?.limb;
   if (limb && limbKind(limb) === 'arm') return { measureId: 'girth-mid-arm', limb, setting: '' };
   return limb ? { ...FIRST, limb } : FIRST;
 }
 
-/** The other side of what was taken now; after that, the same again is nobody's wish. */
+/** The other side of what was taken now; after that, the same again is not wanted. */
 function nextToTake({ measureId, limb, setting }: ToTake, book: MeasureBook): ToTake | null {
   const limbs = limbsFor(measureOf(book, measureId));
   if (!limb || limbSide(limb) !== 'left') return null;

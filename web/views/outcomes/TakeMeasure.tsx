@@ -46,7 +46,7 @@ export function TakeMeasure({
   const keep = useKeepOutcome(client.id);
   const readTaken = ({ setting, note, repeats }: Typed): Reading<Typed, Taken> => {
     const figures = measure.isAsked
-      ? // Somebody answers on the screen that is handed over next.
+      ? // The person answers on the screen that is handed over next.
         [measure.lowest]
       : repeats.filter((one) => one.trim() !== '').map(toNumber);
     if (figures.length === 0) return { wrong: { repeats: t`Enter at least one figure.` } };

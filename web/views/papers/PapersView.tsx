@@ -56,7 +56,7 @@ function Papers({
           to={person ? `/people/${person.client.id}/${PAPER_FORMS[form].screen}` : '/import-export'}
           className="min-h-11 py-2 underline underline-offset-4"
         >
-          {t`Back to ${person ? person.client.name : t`in and out`}`}
+          {t`Back to ${person ? person.client.name : t`import and export`}`}
         </Link>
         <div className="flex min-h-11 flex-wrap items-center gap-x-4">
           {PAPER_FORM_IDS.map((id) => (
@@ -101,7 +101,7 @@ function Papers({
   );
 }
 
-/** The screen a sheet is typed into, of the person; the list of people, where it is nobody's. */
+/** The screen a sheet is typed into, of the person; the list of people, where it has no person. */
 function addressOf(form: PaperForm, { client }: OfPaper): string {
   const { origin } = window.location;
   if (!client) return `${origin}/`;

@@ -19,7 +19,7 @@ import { shareOfMax } from '../../parts/share-of-max';
 import { useUnits } from '../../parts/units';
 import { Boxes, EmptyTable, Line } from './parts';
 
-/** Of whom a sheet is, and by which plan; blank where it is nobody's. */
+/** Whose sheet it is, and by which plan; blank where it has no person. */
 export type OfPaper = {
   practice: PracticeView;
   client: ClientRecord | null;

@@ -14,7 +14,7 @@ import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
 import { useFields } from '../../parts/use-fields';
 
-/** Why somebody comes and what they want, on a quiet line; what else is good to know, to read and to change, behind it. */
+/** Why a person comes and what they want, on a quiet line; what else is good to know, to read and to change, behind it. */
 export function PersonSide({ client }: { client: ClientRecord }) {
   const [isOpen, setOpen] = useState(false);
   const { story, about } = client;

@@ -5,7 +5,7 @@ import { usePracticeBench } from './use-bench';
 
 const signed = (mmHg: number): string => `${mmHg < 0 ? '−' : '+'}${plain(Math.abs(mmHg))}`;
 
-/** How far one is from colleagues on the same simulated limbs; whom one is compared with is not said. */
+/** How far one is from colleagues on the same simulated limbs; the colleagues are not named. */
 export function AgreementWords() {
   const { data } = usePracticeBench();
   if (!data?.agreement) return null;

@@ -8,7 +8,7 @@ import { usePracticeBench, useSessionAttempts } from './use-bench';
 
 const HEADS = { measuring: t`Measuring`, 'a session': t`Sessions` };
 
-/** Points of the last attempts of whoever works at this device. */
+/** Points of the last attempts of the practitioner at this device. */
 export function AttemptCurve({ of }: { of: keyof typeof HEADS }) {
   theme.use();
   const { data: bench } = usePracticeBench();

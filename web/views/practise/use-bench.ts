@@ -3,7 +3,7 @@ import type { PracticeBench, SessionAttempt } from '#contract/practice-attempt';
 import { api, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 
-/** What the bench knows of whoever works at this device. */
+/** What the bench knows of the practitioner at this device. */
 export const usePracticeBench = () =>
   useQuery({
     queryKey: KEYS.practiceAttempts,

@@ -5,7 +5,7 @@ import { type ExerciseChoice, withArbitraryMmHg } from '#core/plan/choices';
 import { arbitraryMostMmHg } from '#core/pressure/arbitrary';
 import { NumberField } from '../../parts/NumberField';
 
-/** The pressure of limbs nobody measured a LOP of, in mmHg, with what their ramp allows this week (rules PRS-4, PRS-7). */
+/** The pressure of limbs without a measured LOP, in mmHg, with what their ramp allows this week (rules PRS-4, PRS-7). */
 export function ArbitraryField({
   choice,
   basis,

@@ -48,7 +48,7 @@ export function Composer({
   start: Start;
 }) {
   const composer = useComposer(client, practice, review, start);
-  // Its name follows what it trains until somebody gives it another.
+  // Its name follows what it trains until it is given another.
   const [typed, setTyped] = useState<Partial<CoursePlanChoice>>({});
   const choice = { ...called(start, composer.composed), ...typed };
   const { session, composed, notes, selected, findings, fixOf, fixAt, basis } = composer;
@@ -61,8 +61,8 @@ export function Composer({
     setEntered(null);
     composer.draftAgain({ ...composer.wish, goal: 'rehab', rung: entered.rung });
   }, [isOnRecord, entered, composer]);
-  const draftAnew = () => composer.draftAgain(composer.wish);
-  useAction('draft-anew', draftAnew);
+  const redraft = () => composer.draftAgain(composer.wish);
+  useAction('redraft', redraft);
   const chosen = session?.exercises[selected];
   const timeline = composed && compile(composed.plan);
   const ofNone = findings.filter(({ exerciseIndex }) => exerciseIndex === undefined);
@@ -101,7 +101,7 @@ export function Composer({
       {composer.setAside && (
         <p className="flex flex-wrap items-center gap-x-4">
           <Trans>
-            Drafted anew.
+            Drafted again.
             <button
               type="button"
               className="min-h-9 underline underline-offset-4"
@@ -138,7 +138,7 @@ export function Composer({
               {composed && (
                 <AtPlaces session={session} plan={composed.plan} basis={basis} take={composer.change} />
               )}
-              <About notes={notes} draftAnew={draftAnew} />
+              <About notes={notes} redraft={redraft} />
               <WorkChooser client={client} limb={composer.wish.limbs[0]} goal={composer.wish.goal} />
               {composed && timeline && (
                 <>
@@ -184,14 +184,14 @@ export function Composer({
           />
         </>
       ) : (
-        <About notes={notes} draftAnew={draftAnew} />
+        <About notes={notes} redraft={redraft} />
       )}
     </div>
   );
 }
 
 /** Why the draft is as it is, and the way to another. */
-function About({ notes, draftAnew }: { notes: readonly Text[]; draftAnew: () => void }) {
+function About({ notes, redraft }: { notes: readonly Text[]; redraft: () => void }) {
   return (
     <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
       <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label={t`About this draft`}>
@@ -203,8 +203,8 @@ function About({ notes, draftAnew }: { notes: readonly Text[]; draftAnew: () => 
             </li>
           ))}
       </ul>
-      <Button does="draft-anew" onClick={draftAnew}>
-        {t`Draft anew`}
+      <Button does="redraft" onClick={redraft}>
+        {t`Draft again`}
       </Button>
     </div>
   );

@@ -28,7 +28,7 @@ export function CopyToPerson({ className, take }: { className: string; take: (cl
             onChange={setSearch}
             first={{ isSettled, take: first ? () => take(first.id) : null }}
           />
-          {total === 0 && <p className="mt-2">{t`Nobody’s name or story begins so.`}</p>}
+          {total === 0 && <p className="mt-2">{t`No name or story begins so.`}</p>}
           <ul className="mt-2">
             {people.map((person) => (
               <li key={person.id}>

@@ -56,7 +56,7 @@ export function SignBar({
       {asked}
       {hard > 0 && (
         <p className="notched py-1 text-ochre">
-          {t`${hard === 1 ? t`One thing is` : t`${hard} things are`} not allowed and cannot be signed by anybody.`}
+          {t`${hard === 1 ? t`One thing is` : t`${hard} things are`} not allowed and cannot be signed by anyone.`}
         </p>
       )}
       <Only permission="sign">

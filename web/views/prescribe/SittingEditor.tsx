@@ -16,7 +16,7 @@ const WHEN: { value: PlannedAdjunct['when']; label: string }[] = [
   { value: 'after', label: t`After it` },
 ];
 
-/** What belongs to the sitting besides: a heavy lift after the warm-up or before the finisher, mobility, ice (rule PRO-4). */
+/** Adjuncts of the sitting: a heavy lift after the warm-up or before the finisher, mobility, ice (rule PRO-4). */
 export function SittingEditor({
   session,
   change,
@@ -61,9 +61,7 @@ export function SittingEditor({
       )}
       {!isOpen && sitting.length < MOST && (
         <button type="button" className="min-h-9 underline underline-offset-4" onClick={() => setOpen(true)}>
-          {sitting.length === 0
-            ? t`A heavy lift, mobility or ice in the same sitting`
-            : t`Something else besides`}
+          {sitting.length === 0 ? t`A heavy lift, mobility or ice in the same sitting` : t`Another adjunct`}
         </button>
       )}
       {isOpen && (

@@ -73,7 +73,7 @@ describe('an exercise as it is edited', () => {
     expect(share('warm-up', capped)).toMatchObject({ percentLop: 35 });
   });
 
-  it('asks of nobody a share that its own checks refuse, whichever protocols are picked one after the other (idea 8)', () => {
+  it('proposes no share that its own checks refuse, whichever protocols are picked one after the other (idea 8)', () => {
     const picks = fc.array(fc.constantFrom(...protocolIdSchema.options), { minLength: 1, maxLength: 4 });
     const who = fc.record({
       weeks: fc.constantFrom(0, 1, 3, 12),

@@ -62,7 +62,7 @@ function firstGoal({ facts, judgedAtMs }: ClientRecord, plan: Plan | undefined):
   const stood = rungInForce(facts, limb)?.rung;
   const operated = isOperated(facts, limb, judgedAtMs);
   const rung = stood === undefined || stood === 'done' ? (operated ? 'passive' : 'isometric') : stood;
-  // Nobody measured anything: what is left is work without a LOP (rule PRS-7).
+  // Nothing was measured: what is left is work without a LOP (rule PRS-7).
   const usual = facts.occlusions.length + facts.tightness.length === 0 ? 'aerobic' : 'size';
   return { goal: plan?.goal ?? (operated ? 'rehab' : usual), rung };
 }
@@ -78,7 +78,7 @@ function composeOrSay(session: SessionChoice | null, basis: Basis): Made {
     if (!(error instanceof UnknownChoice)) throw error;
     return {
       composed: null,
-      missing: t`${translate(error.says)} ${translate(error.remedy)} Or draft anew.`,
+      missing: t`${translate(error.says)} ${translate(error.remedy)} Or draft again.`,
     };
   }
 }

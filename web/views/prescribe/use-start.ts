@@ -17,14 +17,14 @@ export type Start = {
   isChanging: boolean;
   setChanging: (isChanging: boolean) => void;
   copied: Copied | null;
-  /** What a new plan is for, where it was asked for by name; null where by nobody. */
+  /** What a new plan is for, where it was asked for by name; null otherwise. */
   goal: GoalId | null;
 };
 
 /** What a new plan begins with: the choices of another, for the other side or for another person. */
 export type Copied = { session: SessionChoice; isMirrored: boolean; called: CoursePlanChoice };
 
-/** The address of a new plan that is copied from one of somebody's. */
+/** The address of a new plan that is copied from another person's. */
 export const copyAddress = (
   toId: string,
   { ofId, coursePlanId, isMirrored }: { ofId: string; coursePlanId: string; isMirrored: boolean },

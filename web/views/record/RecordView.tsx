@@ -100,7 +100,7 @@ export function RecordView({ session }: { session: LiveSession }) {
             )
             .join(
               '; ',
-            )}. Done over planned.${state.byClient ? t` Done at home: told by the person who did it.` : ''}${
+            )}. Done over planned.${state.byClient ? t` Done at home: reported by the person who did it.` : ''}${
             state.enteredAtMs !== null
               ? t` Entered later, ${dayAndTime(state.enteredAtMs)}: times and pressures are the plan’s.`
               : ''

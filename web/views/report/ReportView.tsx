@@ -136,7 +136,7 @@ function Writing({
           <div className="flex flex-wrap items-start gap-x-8 gap-y-2">
             <Ticks label={t`Sections`} options={SECTIONS} chosen={sections} onChange={setSections} />
             <label className="min-w-64 flex-1">
-              <span className="text-[15px] font-semibold">{t`Your own words, to whom it goes`}</span>
+              <span className="text-[15px] font-semibold">{t`Your own words, and the recipient`}</span>
               <textarea
                 value={letter}
                 maxLength={2000}

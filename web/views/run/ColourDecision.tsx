@@ -9,7 +9,7 @@ import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Why } from '../../parts/Why';
 
-/** Colour or feeling was not good: somebody decides, and nothing else goes on before (rule RUN-3). It cannot be dismissed. */
+/** Colour or feeling was not good: it needs a decision, and nothing else goes on before (rule RUN-3). It cannot be dismissed. */
 export function ColourDecision({
   open,
   limbs,

@@ -12,7 +12,7 @@ import { useAction } from '../../parts/use-action';
 const optionsOf = <Id extends string>(words: Record<Id, Message>) =>
   (Object.keys(words) as Id[]).map((value) => ({ value, label: translate(words[value]) }));
 
-/** The session made lighter for today alone: offered at once to who slept badly, by L to anybody (rule SCR-3). */
+/** The session made lighter for today alone: offered at once to who slept badly, by L to anyone (rule SCR-3). */
 export function LighterToday({
   plan,
   lighter,
@@ -55,7 +55,7 @@ export function LighterToday({
   );
 }
 
-/** What is made lighter, until somebody says otherwise: for who slept badly by today's check something is. */
+/** What is made lighter, until chosen otherwise: for who slept badly by today's check something is. */
 export function useLighter(sleptBadly: boolean, plan: Plan | undefined) {
   const [chosen, setChosen] = useState<Lighter | null | undefined>(undefined);
   const offered: Lighter | null =

@@ -56,7 +56,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
   const [signing, setSigning] = useState(false);
   const { plan } = view;
   const second = Math.floor(nowMs / STRIP_EVERY_MS);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: drawn anew each second and after each event
+  // biome-ignore lint/correctness/useExhaustiveDependencies: drawn again each second and after each event
   const stripNowMs = useMemo(() => nowMs, [second, state]);
   const step = nextStep(plan, state, nowMs);
   const hand = useMemo(() => inHand(plan, state), [plan, state]);
@@ -215,7 +215,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
   );
 }
 
-/** Room of all lanes together, in px, and what one takes besides for what is written under it. */
+/** Room of all lanes together, in px, and what one needs in addition for what is written under it. */
 const LIVE_LANE_PX = 64;
 const UNDER_LANE_PX = 26;
 const laneHeightPx = (lanes: number): number =>

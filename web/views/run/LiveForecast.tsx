@@ -16,7 +16,7 @@ import { translate } from '../../language/translate';
 
 /**
  * What the rest of the session is likely to bring, worked out again after each set. It informs, no more.
- * Past logs are folded for it, so it is drawn anew after an event, not with every tick of the clock.
+ * Past logs are folded for it, so it is drawn again after an event, not with every tick of the clock.
  */
 export const LiveForecast = memo(function LiveForecast({
   plan,

@@ -22,7 +22,7 @@ import { useAction } from '../../parts/use-action';
 
 const ALL = 'all';
 
-/** Whom it helped, by one measure: everybody with an interval, the most sure gain first; names go by one key (OUT-5). */
+/** Responders by one measure: everyone with an interval, the most sure gain first; names go by one key (OUT-5). */
 export function RespondersView() {
   const [measureId, setMeasureId] = useState<MeasureId>('girth-mid-thigh');
   const [goal, setGoal] = useState<GoalId | typeof ALL>(ALL);
@@ -53,7 +53,7 @@ export function RespondersView() {
   const advised = list.filter(({ advice }) => advice !== null).length;
   return (
     <div className="space-y-5 p-6">
-      <PracticeHead title={t`Whom it helped`}>
+      <PracticeHead title={t`Responders`}>
         <div className="w-64">
           <Picker
             label={t({ message: 'Measure', context: 'what is measured' })}
@@ -80,7 +80,7 @@ export function RespondersView() {
       {error && <FieldError>{failureWords(error)}</FieldError>}
       {data && all.length === 0 && (
         <p className="max-w-prose">
-          {t`Nobody has two occasions of this measure yet. It is taken under Outcomes.`}
+          {t`No person has two occasions of this measure yet. It is taken under Outcomes.`}
         </p>
       )}
       {list.length > 0 && (
@@ -129,7 +129,7 @@ function ResponderLine({
             {name}
           </Link>
         ) : (
-          t`Somebody`
+          t`A person`
         )}
         <span className="block text-[14px] text-quiet">
           {[limb && translate(LIMB_NAMES[limb]), isNamed && setting].filter(Boolean).join(', ')}

@@ -20,7 +20,7 @@ const DIMENSIONS: Record<Dimension, string> = {
   cuff: t`cuff`,
 };
 
-/** How often anything was seen that should not be, per 1,000 inflations with exact intervals; nobody's name is in it (OUT-7). */
+/** How often anything was seen that should not be, per 1,000 inflations with exact intervals; no name is in it (OUT-7). */
 export function SafetyView() {
   const { data, error } = useSurveillance();
   const [by, setBy] = useState<Dimension>('limb');
@@ -45,7 +45,7 @@ export function SafetyView() {
     <div className="space-y-6 p-6">
       <PracticeHead title={t`Safety record`}>
         <Choice
-          label={t`Told apart by`}
+          label={t`Grouped by`}
           value={by}
           onChange={setBy}
           options={(Object.keys(DIMENSIONS) as Dimension[]).map((value) => ({

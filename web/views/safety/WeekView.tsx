@@ -10,14 +10,14 @@ import { translate } from '../../language/translate';
 import { FieldError } from '../../parts/Field';
 import { PracticeHead } from '../../parts/PracticeHead';
 
-/** What the week asks of the practice: one list of who needs somebody, and one strip of the hours to come. */
+/** What the week asks of the practice: one list of who needs attention, and one strip of the hours to come. */
 export function WeekView() {
   const { data, error } = useWeek();
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
   return (
     <div className="space-y-6 p-6">
       <PracticeHead title={t`This week`}>{null}</PracticeHead>
-      {data ? <Shown week={data} /> : <p className="text-quiet">{t`Looking at everybody who trains…`}</p>}
+      {data ? <Shown week={data} /> : <p className="text-quiet">{t`Looking at everyone who trains…`}</p>}
     </div>
   );
 }
@@ -27,11 +27,11 @@ function Shown({ week: { training, people, load } }: { week: Week }) {
     <>
       <Hours load={load} />
       <section>
-        <h2 className="text-xl font-semibold">{t`Who needs somebody`}</h2>
+        <h2 className="text-xl font-semibold">{t`Who needs attention`}</h2>
         <p className="text-quiet">
           {t`${people.length} of ${training} who have trained in the last two months.`}
         </p>
-        <ul aria-label={t`Who needs somebody`} className="mt-2 max-w-4xl border-t border-ink/40">
+        <ul aria-label={t`Who needs attention`} className="mt-2 max-w-4xl border-t border-ink/40">
           {people.map(({ clientId, name, needs, adherence }) => (
             <li key={clientId} className="border-b border-rule">
               <Link
@@ -63,7 +63,7 @@ function Shown({ week: { training, people, load } }: { week: Week }) {
             </li>
           ))}
         </ul>
-        {people.length === 0 && <p className="mt-2">{t`Nobody: all holds for the week.`}</p>}
+        {people.length === 0 && <p className="mt-2">{t`No one: all holds for the week.`}</p>}
       </section>
     </>
   );

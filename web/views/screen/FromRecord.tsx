@@ -12,7 +12,7 @@ import { day, plain } from '../../parts/format';
 
 const MOST_MB = 20;
 
-/** What somebody else's clinical record (FHIR) proposes: nothing of it counts before it is taken over, line by line. */
+/** What another clinical record (FHIR) proposes: nothing of it counts before it is taken over, line by line. */
 export function FromRecord({
   name,
   nowMs,

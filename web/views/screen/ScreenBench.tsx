@@ -62,7 +62,7 @@ type Typed = {
   medicines: string;
   note: string;
   operations: TypedProcedure[];
-  /** Of somebody under 18, as an ISO day. */
+  /** Of a person under 18, as an ISO day. */
   adultOn: string;
 };
 

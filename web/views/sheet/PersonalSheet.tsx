@@ -24,7 +24,7 @@ export type SheetProps = { client: ClientRecord; prescription: PrescriptionFact;
 const STOP_SIGNS = signIdSchema.options.filter((id) => SIGNS[id].level !== 'expected');
 const EXPECTED = signIdSchema.options.filter((id) => SIGNS[id].level === 'expected');
 
-/** One page for the person: what is done, in large figures; what is normal; when to stop; whom to call. */
+/** One page for the person: what is done, in large figures; what is normal; when to stop; the number to call. */
 export function PersonalSheet({ client, prescription, practice }: SheetProps) {
   const { mass } = useUnits();
   const { plan, atMs, signedBy } = prescription;
@@ -89,7 +89,7 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
         <div className="border-l-4 border-vermilion pl-3">
           <h2 className="font-semibold text-vermilion">{t`Stop, and let the cuff down at once`}</h2>
           <p>{STOP_SIGNS.map((id) => translate(SIGNS[id].label)).join(', ')}.</p>
-          <p className="mt-1">{t`Sit or lie down and stay with somebody. Then no more that day.`}</p>
+          <p className="mt-1">{t`Sit or lie down and do not stay alone. Then no more that day.`}</p>
         </div>
       </section>
       <p className="border-t-2 border-ink pt-2 text-xl">

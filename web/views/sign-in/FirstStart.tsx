@@ -39,7 +39,7 @@ export function FirstStart() {
           }}
         >
           <p>
-            {t`Nobody has an account here yet. Where Nervato was started, the terminal shows four words: who can read them owns this practice.`}
+            {t`There is no account here yet. Where Nervato was started, the terminal shows four words: the person who can read them owns this practice.`}
           </p>
           <Field
             label={t`The four words`}
@@ -145,7 +145,7 @@ function Practice({ word, found }: { word: string; found: FirstLook }) {
                 value: id,
                 label: `${name}, ${of}`,
               })),
-              { value: NEW, label: t`somebody else` },
+              { value: NEW, label: t`another person` },
             ]}
           />
         )}

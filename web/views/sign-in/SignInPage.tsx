@@ -22,7 +22,7 @@ export function SignInPage() {
   const queries = useQueryClient();
   const isIn = data?.state === 'signed-in';
   useEffect(() => {
-    // Another tab has let somebody in.
+    // Another tab has signed in.
     if (isIn) void enter(queries);
   }, [isIn, queries]);
   if (!data) {
@@ -82,13 +82,13 @@ export function SignInPage() {
   );
 }
 
-/** Who came in by a passphrase that somebody else has made chooses one before anything else. */
+/** A person who signed in by a passphrase that another made chooses one before anything else. */
 function FirstPassphrase() {
   const queries = useQueryClient();
   return (
     <main className="mx-auto w-full max-w-2xl flex-1 space-y-4 overflow-y-auto p-6">
       <h1 className="text-3xl font-semibold">{t`One of your own`}</h1>
-      <p>{t`Somebody has made a passphrase for you, and knows it. Choose another, and you are in.`}</p>
+      <p>{t`Another person has made a passphrase for you, and knows it. Choose another, and you are in.`}</p>
       <NewPassphrase then={() => void enter(queries)} />
     </main>
   );

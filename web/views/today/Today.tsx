@@ -16,14 +16,14 @@ import { DemoClock } from './DemoClock';
 
 const LINE_PX = 80;
 
-/** Who can train now, and for everybody else the one thing that is missing. */
+/** Who can train now, and for everyone else the one thing that is missing. */
 export function Today() {
   const { search, setSearch, setInView, total, at, isSearched, isSettled, isRead } = usePeopleList();
   const navigate = useNavigate();
   const found = at(0);
   const { people, isMany } = useTodaysPeople();
   const { data: practice } = usePractice();
-  const [everybody, setEverybody] = useState(false);
+  const [everyone, setEveryone] = useState(false);
   const byName = (
     <LongList
       count={total}
@@ -41,7 +41,7 @@ export function Today() {
           <h1 className="min-h-9 text-3xl font-semibold">
             {practice?.settings.name ?? <span className="sr-only">{t`Today`}</span>}
           </h1>
-          <p className="mt-1 text-quiet">{t`Who can train now, and what is next for everybody else.`}</p>
+          <p className="mt-1 text-quiet">{t`Who can train now, and what is next for everyone else.`}</p>
         </div>
         {isSearched && (
           <SearchField
@@ -53,9 +53,7 @@ export function Today() {
           />
         )}
       </div>
-      {search && total === 0 && (
-        <p className="mt-4">{t`Nobody’s name or story begins so. Try fewer letters.`}</p>
-      )}
+      {search && total === 0 && <p className="mt-4">{t`No name or story begins so. Try fewer letters.`}</p>}
       {people && <Emergencies people={people} />}
       {!isRead || !people ? (
         // What is beneath comes with the list: nothing moves once it is there.
@@ -74,10 +72,10 @@ export function Today() {
         <>
           {isMany && !search && (
             <section className="mt-8">
-              <Button aria-expanded={everybody} onClick={() => setEverybody(!everybody)}>
-                {everybody ? t`Only who is concerned today` : t`All ${total} people by name`}
+              <Button aria-expanded={everyone} onClick={() => setEveryone(!everyone)}>
+                {everyone ? t`Only who is concerned today` : t`All ${total} people by name`}
               </Button>
-              {everybody && byName}
+              {everyone && byName}
             </section>
           )}
           <p className="mt-6">
@@ -128,7 +126,7 @@ const HEADINGS: Record<Standing, string> = {
   later: t`Another day`,
 };
 
-/** Who trains now, and everybody else by what they need first. */
+/** Who trains now, and everyone else by what they need first. */
 function ByNeed({ people }: { people: readonly ClientSummary[] }) {
   const training = useOpenViews();
   const stand = people.filter(({ id }) => !training.some(({ clientId }) => clientId === id));
