@@ -102,7 +102,7 @@ const PRACTICE = [
 
 /** Clara owns the practice, and Olga does too, who is no clinician. */
 const WORKING = ['clara', 'colin', 'lena', 'aske', 'olga'] as const;
-export type Who = (typeof WORKING)[number] | 'nobody';
+export type Who = (typeof WORKING)[number] | 'signed-out';
 export const FIRST_WORD = 'harbour';
 export const PASSPHRASE = 'rowing past the lighthouse';
 

@@ -21,7 +21,7 @@ const USUAL_PORT = 4310;
 /** As many words of the kind passphrases are made of as cannot be guessed before the first start. */
 const FIRST_WORDS = 4;
 
-/** Tells every device that the practice is another one now: called by what changes the database outside the routes. */
+/** Sends every device that the practice is another one now: called by what changes the database outside the routes. */
 export type TellChanged = () => void;
 
 type How = {

@@ -4,7 +4,7 @@ import { type Api, startApi, type Who } from '../api.fixture';
 import { ROUTE_ASKS } from './route-permissions';
 import { IDLE_MS, LONGEST_MS } from './sign-ins';
 
-const DOERS: Record<Exclude<Who, 'nobody'>, Doer> = {
+const DOERS: Record<Exclude<Who, 'signed-out'>, Doer> = {
   clara: { role: 'clinician', isOwner: true },
   lena: { role: 'clinician', isOwner: false },
   colin: { role: 'coach', isOwner: false },

@@ -17,7 +17,7 @@ const holdsOf = async (api: Api, id: string): Promise<string[]> =>
     ({ rule, words }) => `${rule} ${inEnglish(words)}`,
   );
 
-it('holds people whom an old file stopped, so that a later no does not erase it (SCR-5)', async () => {
+it('holds people that an old file stopped, so that a later no does not erase it (SCR-5)', async () => {
   const api = await startApi();
   const { id } = await api.post('/clients', { name: 'Old Record' });
   await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['diabetes', 'thrombosis'] });

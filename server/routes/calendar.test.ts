@@ -44,7 +44,7 @@ describe('a calendar to subscribe to', () => {
     expect(JSON.stringify(await api.sql('select * from audit'))).not.toContain(secret);
     await api.post('/calendar/end', {});
     expect((await fetched(api, second)).status).toBe(404);
-    expect((await api.raw('POST', '/calendar', '{"namesPeople":false}', 'nobody')).status).toBe(401);
+    expect((await api.raw('POST', '/calendar', '{"namesPeople":false}', 'signed-out')).status).toBe(401);
   });
 
   it('answers no more once the account of its practitioner has ended', async () => {

@@ -179,7 +179,7 @@ describe('what is refused, beside its field', () => {
 
   it('writes without a sign-in, unreadable bodies and unknown addresses', async () => {
     const api = await startApi();
-    expect((await api.refused('/clients', { name: 'Ada' }, 'nobody')).status).toBe(401);
+    expect((await api.refused('/clients', { name: 'Ada' }, 'signed-out')).status).toBe(401);
     expect((await api.refused('/clients', '{"name":')).status).toBe(400);
     expect((await api.refused('/clients', { name: ' ' })).problem.errors[0]?.path).toBe('name');
     expect((await api.call('GET', '/clients/unknown')).status).toBe(404);

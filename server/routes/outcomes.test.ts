@@ -311,7 +311,7 @@ describe('a report', () => {
       by: 'Clara',
       fromMs: 1,
       toMs: 2,
-      letter: 'To whom it may concern',
+      letter: 'Dear colleague',
       sections: [{ id: 'done', lines: [{ about: 'Sessions', says: '12', figures: '' }] }],
       weeks: [{ fromMs: 1, minutes: 12.5 }],
     };

@@ -165,7 +165,7 @@ describe('rows that are refused', () => {
         ]),
       ).map((line) => line.slice(0, 60)),
     ).toEqual([
-      expect.stringMatching(/^1 person: No client is called Never Known\. Bring/),
+      expect.stringMatching(/^1 person: No client is called Never Known\. Import/),
       expect.stringMatching(/^2 girthCm: Left thigh: a girth of 5 cm/),
       expect.stringMatching(/^3 cuffId: /),
       expect.stringMatching(/^4 cuffId: This cuff is not in the kit/),

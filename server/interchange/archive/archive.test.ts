@@ -375,7 +375,7 @@ describe('one person moved between two practices', () => {
       const answer = await api.raw(method, path, method === 'POST' ? '{}' : undefined, 'colin');
       expect([path, answer.status]).toEqual([path, 403]);
     }
-    expect((await api.raw('GET', '/archive', undefined, 'nobody')).status).toBe(401);
+    expect((await api.raw('GET', '/archive', undefined, 'signed-out')).status).toBe(401);
   });
 });
 
@@ -565,7 +565,7 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
         atMs: NOW_MS,
         clearance: {
           subjects: ['thrombosis'],
-          givenBy: 'Dr Nobody',
+          givenBy: 'Dr Unknown',
           byPhysician: true,
           givenAtMs: NOW_MS,
           untilMs: null,
@@ -663,7 +663,7 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
       return file.replace(lastLine(file), JSON.stringify({ end }));
     };
     it.each([
-      ['not signed', unsigned, (key: string) => key, 'it is not signed'],
+      ['not signed', unsigned, (key: string) => key, 'it is signed by no site'],
       [
         'another site has signed',
         (file: string) => file,

@@ -131,7 +131,7 @@ function isMoveFrom(movedFrom: string, signedBy: string | null, at: number): boo
     at,
     msg(
       'it is signed by {signedBy}, and not by {movedFrom}. Compare the key with what the other site shows, or leave it empty.',
-      { signedBy: signedBy ?? msg('nobody'), movedFrom },
+      { signedBy: signedBy ?? msg('no site'), movedFrom },
     ),
   );
 }

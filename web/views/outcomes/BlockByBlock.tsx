@@ -93,7 +93,7 @@ function Change({
         {before
           ? isRunning
             ? t`Not taken again yet.`
-            : t`Not taken in the fortnight after its end.`
+            : t`Not measured in the two weeks after its end.`
           : t`Not taken before it began, so nothing can be said.`}
       </p>
     );
