@@ -22,11 +22,13 @@ export default defineConfig({
       include: SHARED.map((folder) => `<rootDir>/web/${folder}`),
       exclude: TESTS,
     },
-    ...foldersOf('web/views').map((view) => ({
-      path: `<rootDir>/web/words/views/${view}/{locale}`,
-      include: [`<rootDir>/web/views/${view}`],
-      exclude: TESTS,
-    })),
+    ...foldersOf('web/views').flatMap((group) =>
+      foldersOf(`web/views/${group}`).map((view) => ({
+        path: `<rootDir>/web/words/views/${view}/{locale}`,
+        include: [`<rootDir>/web/views/${group}/${view}`],
+        exclude: TESTS,
+      })),
+    ),
     ...foldersOf('core').map((folder) => ({
       path: `<rootDir>/web/words/core/${folder}/{locale}`,
       include: [`<rootDir>/core/${folder}`],

@@ -52,7 +52,7 @@ export default defineConfig(({ isSsrBuild }) => ({
     : [linguiMacros(), react(), tailwindcss(), fontsFirst(), stylesAsFiles(), files.plugin, offline()],
   resolve: isSsrBuild
     ? {}
-    : { alias: { 'react-style-singleton': `${import.meta.dirname}/web/parts/style-singleton.ts` } },
+    : { alias: { 'react-style-singleton': `${import.meta.dirname}/web/parts/paper/style-singleton.ts` } },
   build: isSsrBuild
     ? {
         target: 'node20',

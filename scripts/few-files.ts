@@ -8,7 +8,7 @@ const BEGINNINGS = [
   'web/main.tsx',
   'web/language/german.ts',
   'web/app.tsx',
-  'web/views/sign-in/SignInPage.tsx',
+  'web/views/access/sign-in/SignInPage.tsx',
   'web/home.tsx',
   'web/print.tsx',
   'web/routes/PersonSheet.tsx',

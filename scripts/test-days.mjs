@@ -22,7 +22,7 @@ const DATED = [
   'server/routes/calendar.test.ts',
   'server/routes/clock.test.ts',
   'server/trouble.test.ts',
-  'web/views/block',
+  'web/views/person/block',
 ];
 
 installPackages();

@@ -13,13 +13,13 @@ import { writeAsThePractice } from './data/write-as-the-practice';
 import { InLanguage } from './language/InLanguage';
 import { speakOf } from './language/language';
 import { lazyView } from './language/lazy-view';
-import { keepKeys } from './parts/keep-keys';
-import { ReadingSilently } from './parts/Reading';
+import { ReadingSilently } from './parts/base/Reading';
+import { keepKeys } from './parts/keys/keep-keys';
 import { Frame } from './shell/Frame';
 import { Gated } from './shell/Gated';
-import { viewStandsAt } from './state/view-awaited';
+import { viewShownAt } from './state/view-awaited';
 import { applyTheme } from './theme/theme';
-import { Today } from './views/today/Today';
+import { Today } from './views/practice/today/Today';
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -32,9 +32,9 @@ const queries = new QueryClient({
   },
 });
 
-const SheetView = lazyView(() => import('./views/sheet/SheetView'), 'SheetView', 'sheet');
-const ExplainView = lazyView(() => import('./views/explain/ExplainView'), 'ExplainView', 'explain');
-const AddPerson = lazyView(() => import('./views/add-person/AddPerson'), 'AddPerson', 'add-person');
+const SheetView = lazyView(() => import('./views/person/sheet/SheetView'), 'SheetView', 'sheet');
+const ExplainView = lazyView(() => import('./views/person/explain/ExplainView'), 'ExplainView', 'explain');
+const AddPerson = lazyView(() => import('./views/person/add-person/AddPerson'), 'AddPerson', 'add-person');
 /** Views that are built into one file, and so are read together. */
 const OF_A_PERSON = ['person', 'screen', 'fit', 'measure', 'load', 'prescribe', 'block', 'run'] as const;
 const fetchPersonSheet = async () => {
@@ -42,38 +42,59 @@ const fetchPersonSheet = async () => {
   return import('./routes/PersonSheet');
 };
 const PersonSheet = lazyView(fetchPersonSheet, 'PersonSheet');
-const FloorView = lazyView(() => import('./views/floor/FloorView'), 'FloorView', 'floor');
-const ExercisesView = lazyView(() => import('./views/exercises/ExercisesView'), 'ExercisesView', 'exercises');
-const KitView = lazyView(() => import('./views/kit/KitView'), 'KitView', 'kit');
-const SafetyView = lazyView(() => import('./views/safety/SafetyView'), 'SafetyView', 'safety');
-const ReportView = lazyView(() => import('./views/report/ReportView'), 'ReportView', 'report');
-const WeekView = lazyView(() => import('./views/safety/WeekView'), 'WeekView', 'safety');
-const RespondersView = lazyView(() => import('./views/safety/RespondersView'), 'RespondersView', 'safety');
-const MeasuresView = lazyView(() => import('./views/measures/MeasuresView'), 'MeasuresView', 'measures');
-const PapersView = lazyView(() => import('./views/papers/PapersView'), 'PapersView', 'papers');
+const FloorView = lazyView(() => import('./views/visit/floor/FloorView'), 'FloorView', 'floor');
+const ExercisesView = lazyView(
+  () => import('./views/practice/exercises/ExercisesView'),
+  'ExercisesView',
+  'exercises',
+);
+const KitView = lazyView(() => import('./views/practice/kit/KitView'), 'KitView', 'kit');
+const SafetyView = lazyView(() => import('./views/practice/safety/SafetyView'), 'SafetyView', 'safety');
+const ReportView = lazyView(() => import('./views/person/report/ReportView'), 'ReportView', 'report');
+const WeekView = lazyView(() => import('./views/practice/safety/WeekView'), 'WeekView', 'safety');
+const RespondersView = lazyView(
+  () => import('./views/practice/safety/RespondersView'),
+  'RespondersView',
+  'safety',
+);
+const MeasuresView = lazyView(
+  () => import('./views/practice/measures/MeasuresView'),
+  'MeasuresView',
+  'measures',
+);
+const PapersView = lazyView(() => import('./views/practice/papers/PapersView'), 'PapersView', 'papers');
 const ImportExportView = lazyView(
-  () => import('./views/import-export/ImportExportView'),
+  () => import('./views/practice/import-export/ImportExportView'),
   'ImportExportView',
   'import-export',
 );
-const AccountView = lazyView(() => import('./views/account/AccountView'), 'AccountView', 'account');
-const AccountsView = lazyView(() => import('./views/account/AccountsView'), 'AccountsView', 'account');
-const ArchivedView = lazyView(() => import('./views/archived/ArchivedView'), 'ArchivedView', 'archived');
-const GuideView = lazyView(() => import('./views/guide/GuideView'), 'GuideView', 'guide');
-const AuditView = lazyView(() => import('./views/audit/AuditView'), 'AuditView', 'audit');
-const PractiseView = lazyView(() => import('./views/practise/PractiseView'), 'PractiseView', 'practise');
+const AccountView = lazyView(() => import('./views/access/account/AccountView'), 'AccountView', 'account');
+const AccountsView = lazyView(() => import('./views/access/account/AccountsView'), 'AccountsView', 'account');
+const ArchivedView = lazyView(
+  () => import('./views/practice/archived/ArchivedView'),
+  'ArchivedView',
+  'archived',
+);
+const GuideView = lazyView(() => import('./views/learn/guide/GuideView'), 'GuideView', 'guide');
+const AuditView = lazyView(() => import('./views/practice/audit/AuditView'), 'AuditView', 'audit');
+const PractiseView = lazyView(
+  () => import('./views/learn/practise/PractiseView'),
+  'PractiseView',
+  'practise',
+);
 const SessionSheet = lazyView(
   () => import('./routes/SessionSheet'),
   'SessionSheet',
   'record',
   ...OF_A_PERSON,
 );
-const NotFound = lazyView(() => import('./views/today/NotFound'), 'NotFound', 'today');
+const SignInPage = lazyView(() => import('./views/access/sign-in/SignInPage'), 'SignInPage', 'sign-in');
+const NotFound = lazyView(() => import('./views/practice/today/NotFound'), 'NotFound', 'today');
 
 /** Says which view is shown: where the code of another is still being fetched, the address is ahead of it. */
-function ViewStands(): null {
+function ViewShown(): null {
   const { pathname } = useLocation();
-  useEffect(() => viewStandsAt(pathname), [pathname]);
+  useEffect(() => viewShownAt(pathname), [pathname]);
   return null;
 }
 
@@ -98,12 +119,12 @@ function startApp(): void {
       <InLanguage>
         <QueryClientProvider client={queries}>
           <BrowserRouter>
-            <ViewStands />
+            <ViewShown />
             <Suspense fallback={<ReadingSilently />}>
               <Routes>
                 <Route
                   element={
-                    <Gated>
+                    <Gated signIn={<SignInPage />}>
                       <Outlet />
                     </Gated>
                   }
@@ -114,7 +135,7 @@ function startApp(): void {
                   <Route path="people/:clientId/explain" element={<ExplainView />} />
                   <Route path="people/:clientId/report" element={<ReportView />} />
                 </Route>
-                <Route element={<Frame />}>
+                <Route element={<Frame signIn={<SignInPage />} />}>
                   <Route index element={<Today />} />
                   <Route path="people/new" element={<AddPerson />} />
                   <Route path="people/:clientId/:bench?" element={<PersonSheet />} />

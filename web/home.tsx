@@ -2,7 +2,7 @@ import { createRoot } from 'react-dom/client';
 import { keepApp } from './data/service-worker';
 import { InLanguage } from './language/InLanguage';
 import { applyTheme } from './theme/theme';
-import { HomeView } from './views/home/HomeView';
+import { HomeView } from './views/visit/home/HomeView';
 
 // The page of a home link alone: no account, no person's name, nothing of the practice but its telephone.
 applyTheme();

@@ -3,9 +3,9 @@ import type { IssuedReport, PrintedReport } from '#contract/outcomes';
 import { api, read } from './data/api';
 import { InLanguage } from './language/InLanguage';
 import { writeAs } from './language/translate';
-import { ForPaper } from './parts/ForPaper';
-import { PAPERS, type Paper } from './parts/papers';
-import { ReportPage } from './views/report/ReportPage';
+import { ForPaper } from './parts/paper/ForPaper';
+import { PAPERS, type Paper } from './parts/paper/papers';
+import { ReportPage } from './views/person/report/ReportPage';
 
 // An issued report alone, always on paper's ground.
 document.documentElement.dataset.theme = 'paper';

@@ -52,7 +52,7 @@ export async function speak(asked?: string | null): Promise<void> {
   i18n.loadAndActivate({ locale: spoken, messages: catalogues?.messages ?? {} });
 }
 
-/** A folder in `web/views/`, each with a catalogue of its own. */
+/** A view, by its folder; each has a catalogue of its own. */
 export type ViewFolder =
   | 'account'
   | 'add-person'

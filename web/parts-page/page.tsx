@@ -3,7 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { MemoryRouter } from 'react-router';
 import { InLanguage } from '../language/InLanguage';
-import { Button } from '../parts/Button';
+import { Button } from '../parts/base/Button';
 import { applyTheme, toggleTheme } from '../theme/theme';
 import { SAMPLES } from './samples';
 

@@ -12,28 +12,28 @@ import { failureWords } from '../data/api';
 import { useClient, usePractice } from '../data/queries';
 import { lazyView } from '../language/lazy-view';
 import { translate } from '../language/translate';
-import { CourseStrip } from '../parts/CourseStrip';
-import { FieldError } from '../parts/Field';
-import { day } from '../parts/format';
-import { noonOf } from '../parts/noon';
-import { Reading, ReadingSilently } from '../parts/Reading';
-import { useAfterG } from '../parts/use-after-g';
-import { usePlanInHand, usePlanSearch } from '../parts/use-plan-in-hand';
+import { Reading, ReadingSilently } from '../parts/base/Reading';
+import { CourseStrip } from '../parts/drawing/CourseStrip';
+import { FieldError } from '../parts/forms/Field';
+import { useAfterG } from '../parts/keys/use-after-g';
+import { usePlanInHand, usePlanSearch } from '../parts/plan/use-plan-in-hand';
 import { BENCH_LETTERS } from '../state/places';
-import { FitBench } from '../views/fit/FitBench';
-import { LoadBench } from '../views/load/LoadBench';
-import { MeasureBench } from '../views/measure/MeasureBench';
-import { Chain } from '../views/person/Chain';
-import { PersonSide } from '../views/person/PersonSide';
-import { RunBench } from '../views/run/RunBench';
-import { ScreenBench } from '../views/screen/ScreenBench';
+import { Chain } from '../views/person/person/Chain';
+import { PersonSide } from '../views/person/person/PersonSide';
+import { FitBench } from '../views/visit/fit/FitBench';
+import { LoadBench } from '../views/visit/load/LoadBench';
+import { MeasureBench } from '../views/visit/measure/MeasureBench';
+import { RunBench } from '../views/visit/run/RunBench';
+import { ScreenBench } from '../views/visit/screen/ScreenBench';
+import { day } from '../words/format';
+import { noonOf } from '../words/noon';
 import { PrescribeBench } from './PrescribeBench';
 
 /** What is next to the chain: whether it helped, and all that was done. */
 const OUTSIDE = {
-  outcomes: lazyView(() => import('../views/outcomes/OutcomesBench'), 'OutcomesBench', 'outcomes'),
-  log: lazyView(() => import('../views/log/LogBench'), 'LogBench', 'log'),
-  record: lazyView(() => import('../views/corrections/RecordBench'), 'RecordBench', 'corrections'),
+  outcomes: lazyView(() => import('../views/person/outcomes/OutcomesBench'), 'OutcomesBench', 'outcomes'),
+  log: lazyView(() => import('../views/person/log/LogBench'), 'LogBench', 'log'),
+  record: lazyView(() => import('../views/person/corrections/RecordBench'), 'RecordBench', 'corrections'),
 };
 
 const BENCHES: Record<LinkId, ComponentType<{ client: ClientRecord }>> = {

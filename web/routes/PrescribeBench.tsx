@@ -9,16 +9,16 @@ import { measuredStamp } from '#core/record/measured-stamp';
 import { type PlanInForce, whyNotInForce } from '#core/record/plans-in-force';
 import { usePractice } from '../data/queries';
 import { useLastReview } from '../data/use-last-review';
-import { FirstDo } from '../parts/Bench';
-import { Choice } from '../parts/Choice';
-import { Reading } from '../parts/Reading';
+import { Reading } from '../parts/base/Reading';
+import { Choice } from '../parts/forms/Choice';
+import { FirstDo } from '../parts/plan/Bench';
+import { usePlanInHand } from '../parts/plan/use-plan-in-hand';
 import { LastReview } from '../parts/review/LastReview';
-import { usePlanInHand } from '../parts/use-plan-in-hand';
-import { BlockBench } from '../views/block/BlockBench';
-import { Composer } from '../views/prescribe/Composer';
-import { trainableLimbs } from '../views/prescribe/choices';
-import { PlanPicker, PlansAside } from '../views/prescribe/PlanHeader';
-import { type Start, useCopied, useGoal } from '../views/prescribe/use-start';
+import { BlockBench } from '../views/person/block/BlockBench';
+import { Composer } from '../views/visit/prescribe/Composer';
+import { PlanPicker, PlansAside } from '../views/visit/prescribe/PlanHeader';
+import { trainableLimbs } from '../views/visit/prescribe/state/choices';
+import { type Start, useCopied, useGoal } from '../views/visit/prescribe/state/use-start';
 
 type Part = 'session' | 'block';
 

@@ -3,10 +3,10 @@ import { Link, useParams } from 'react-router';
 import { inflatedLimbs } from '#core/session/state';
 import { failureWords } from '../data/api';
 import { useSession } from '../data/live-session';
-import { FieldError } from '../parts/Field';
-import { Reading } from '../parts/Reading';
-import { RecordView } from '../views/record/RecordView';
-import { LiveBench } from '../views/run/LiveBench';
+import { Reading } from '../parts/base/Reading';
+import { FieldError } from '../parts/forms/Field';
+import { RecordView } from '../views/person/record/RecordView';
+import { LiveBench } from '../views/visit/run/LiveBench';
 
 /** A session: the live bench until it is finished and every cuff is down, then its record. */
 export function SessionSheet() {

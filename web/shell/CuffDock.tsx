@@ -13,11 +13,11 @@ import type { LiveSession } from '../data/live-session';
 import { lockState } from '../data/practitioner';
 import { type Connected, connect, useConnected } from '../devices/connected';
 import { translate } from '../language/translate';
-import { Button } from '../parts/Button';
-import { clock, pressureWords } from '../parts/format';
-import { useNow } from '../parts/use-now';
+import { Button } from '../parts/base/Button';
+import { useNow } from '../parts/time/use-now';
 import { cuffsUp } from '../state/cuffs-up';
 import { keepDockRoom } from '../state/dock-room';
+import { clock, pressureWords } from '../words/format';
 import { NoCuff } from './NoCuff';
 
 /**

@@ -2,10 +2,10 @@ import { t } from '@lingui/core/macro';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { translate } from '../language/translate';
-import { Button } from '../parts/Button';
-import { dayAndTime } from '../parts/format';
+import { Button } from '../parts/base/Button';
 import { soundAlarm } from '../sound/tones';
 import { emergencies } from '../state/emergencies';
+import { dayAndTime } from '../words/format';
 
 const AGAIN_MS = 5_000;
 

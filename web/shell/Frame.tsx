@@ -1,12 +1,12 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
 import { Outlet, useNavigate } from 'react-router';
 import { lock } from '../data/lock';
 import { useOpenKnown, useOpenViews } from '../data/open-sessions';
 import { lockState } from '../data/practitioner';
 import { useConnected } from '../devices/connected';
-import { ReadingSilently } from '../parts/Reading';
-import { useAction } from '../parts/use-action';
-import { useAfterG } from '../parts/use-after-g';
+import { ReadingSilently } from '../parts/base/Reading';
+import { useAction } from '../parts/keys/use-action';
+import { useAfterG } from '../parts/keys/use-after-g';
 import { allowSound } from '../sound/tones';
 import { cuffsUp } from '../state/cuffs-up';
 import { dockRoomPx, keepDockRoom } from '../state/dock-room';
@@ -45,8 +45,8 @@ const guideFor = (path: string): string => {
 const leaveForm = () =>
   document.activeElement?.closest('form')?.querySelector<HTMLElement>('[data-leaves]')?.click();
 
-/** Roster, sheet and cuff dock: the frame every view sits in. */
-export function Frame() {
+/** Roster, sheet and cuff dock: the frame every view sits in. @param signIn shown in its place while the device is locked */
+export function Frame({ signIn }: { signIn: ReactNode }) {
   const [finding, setFinding] = useState(false);
   const [showingKeys, setShowingKeys] = useState(false);
   const navigate = useNavigate();
@@ -83,7 +83,7 @@ export function Frame() {
   useAction('guide', () => navigate(guideFor(window.location.pathname)), { fromFields: true });
   return (
     <div className="flex h-full flex-col print:block print:h-auto">
-      <Gated className="relative flex min-h-0 flex-1 print:block">
+      <Gated signIn={signIn} className="relative flex min-h-0 flex-1 print:block">
         <Roster />
         <div className="flex min-w-0 flex-1 flex-col">
           <TopLine openPalette={() => setFinding(true)} />

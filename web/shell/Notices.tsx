@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useEffect } from 'react';
 import { Toaster, toast } from 'sonner';
-import { Said } from '../parts/Why';
+import { Said } from '../parts/base/Why';
 import { notices } from '../state/notices';
 // The package would write the same into an inline style element, which the page's policy refuses (see vite.config.ts).
 import 'sonner/dist/styles.css';

@@ -6,7 +6,7 @@ import { act, handsOf } from '../act/act';
 import { serverNow } from '../data/clock';
 import type { LiveSession } from '../data/live-session';
 import { disconnectPump, sessionPumps } from '../devices/session-pumps';
-import { onTick } from '../parts/ticks';
+import { onTick } from '../parts/time/ticks';
 import { soundAlarm } from '../sound/tones';
 
 const LOOK_EVERY_MS = 200;

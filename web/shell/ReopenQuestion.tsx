@@ -10,9 +10,9 @@ import { keptTakenUp } from '../data/follow';
 import { type LiveSession, useOpenSessions } from '../data/live-session';
 import { wasFoundOpen } from '../data/open-sessions';
 import { translate } from '../language/translate';
-import { Button } from '../parts/Button';
-import { clock } from '../parts/format';
-import { useNow } from '../parts/use-now';
+import { Button } from '../parts/base/Button';
+import { useNow } from '../parts/time/use-now';
+import { clock } from '../words/format';
 
 /**
  * Asked of the device that ran the session, and of no bystander: the person who answers must see the cuff. One that was kept before

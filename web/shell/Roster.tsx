@@ -9,10 +9,10 @@ import { useOpenViews } from '../data/open-sessions';
 import { usePeopleList, useTodaysPeople } from '../data/people';
 import { usePractice } from '../data/queries';
 import { translate } from '../language/translate';
-import { IconButton } from '../parts/IconButton';
-import { LongList } from '../parts/LongList';
-import { Pip } from '../parts/Pip';
-import { SearchField } from '../parts/SearchField';
+import { IconButton } from '../parts/base/IconButton';
+import { LongList } from '../parts/base/LongList';
+import { Pip } from '../parts/base/Pip';
+import { SearchField } from '../parts/forms/SearchField';
 import { PLACES } from '../state/places';
 import { isPhone, rosterOpen } from '../state/roster-open';
 

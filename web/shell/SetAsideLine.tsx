@@ -5,8 +5,8 @@ import { EVENTS } from '#core/session/events';
 import { letGo, useOutbox } from '../data/outbox';
 import { saveFile } from '../data/save-file';
 import { translate } from '../language/translate';
-import { Button } from '../parts/Button';
-import { dayAndTime } from '../parts/format';
+import { Button } from '../parts/base/Button';
+import { dayAndTime } from '../words/format';
 
 /** What the server refused: it is kept, shown with its words, and let go by hand (rule RUN-9). */
 export function SetAsideLine() {

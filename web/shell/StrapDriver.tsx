@@ -5,7 +5,7 @@ import { act } from '../act/act';
 import { serverNow } from '../data/clock';
 import type { LiveSession } from '../data/live-session';
 import { sessionStraps, takeOffStrap } from '../devices/session-straps';
-import { onTick } from '../parts/ticks';
+import { onTick } from '../parts/time/ticks';
 
 const LOOK_EVERY_MS = 1_000;
 

@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { useEffect, useState } from 'react';
-import { Button } from '../parts/Button';
-import { useAction } from '../parts/use-action';
-import { useWidth } from '../parts/use-width';
+import { Button } from '../parts/base/Button';
+import { useWidth } from '../parts/base/use-width';
+import { useAction } from '../parts/keys/use-action';
 import { tour } from '../state/tour';
 
 /** What is shown, one after the other: a part of the frame by how it is found, and what it is for. */

@@ -29,7 +29,7 @@ function tellWhetherItStands(): void {
 }
 
 /** The view of a path is shown. The page says so, too: a test, or a reader of screens, need not guess. */
-export function viewStandsAt(path: string): void {
+export function viewShownAt(path: string): void {
   standsAt = path;
   document.documentElement.dataset.standsAt = path;
   tellWhetherItStands();

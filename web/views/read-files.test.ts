@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dayOf } from '#core/quantity/days';
 import { attackRuns } from '../../tests/attack-runs';
-import { NotACalendar, readCalendar } from './block/read-calendar';
-import { NoHeartRate, readHeartRate } from './record/read-heart-rate';
+import { NotACalendar, readCalendar } from './person/block/read-calendar';
+import { NoHeartRate, readHeartRate } from './person/record/read-heart-rate';
 
 // Foreign files: whatever was done to one, it is read or refused in words, and nothing else comes of it.
 

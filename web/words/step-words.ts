@@ -11,7 +11,7 @@ import type { NextStep } from '#core/session/next-step';
 import { nextPlace, type SetPlace } from '#core/session/places';
 import { openSet, type SessionState } from '#core/session/state';
 import { translate } from '../language/translate';
-import { clock, countdown } from '../parts/format';
+import { clock, countdown } from './format';
 
 /** What happens now and what Space does, in the fewest words that can be read from three metres. */
 export type StepWords = { now: string; action: string | null; urgent?: boolean };

@@ -8,9 +8,9 @@ import type { Act } from '../../act/act';
 import { type LiveSession, useSession } from '../../data/live-session';
 import { useClient, useMay, usePractice } from '../../data/queries';
 import { translate } from '../../language/translate';
-import { Button } from '../Button';
-import { useAction } from '../use-action';
-import { Why } from '../Why';
+import { Button } from '../base/Button';
+import { Why } from '../base/Why';
+import { useAction } from '../keys/use-action';
 import { ReviewAnswerForm } from './ReviewAnswerForm';
 
 /**

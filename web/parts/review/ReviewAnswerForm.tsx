@@ -12,13 +12,13 @@ import type { ReviewAnswer } from '#core/session/events/values';
 import { reviewChangeSchema } from '#core/session/events/values';
 import type { Act } from '../../act/act';
 import { translate } from '../../language/translate';
-import { Button } from '../Button';
-import { bySchema } from '../by-schema';
-import { Choice } from '../Choice';
-import { Field, FieldError } from '../Field';
-import { plain } from '../format';
-import { reads, useFields } from '../use-fields';
-import { Said } from '../Why';
+import { plain } from '../../words/format';
+import { Button } from '../base/Button';
+import { Said } from '../base/Why';
+import { bySchema } from '../forms/by-schema';
+import { Choice } from '../forms/Choice';
+import { Field, FieldError } from '../forms/Field';
+import { reads, useFields } from '../forms/use-fields';
 
 const ANSWERED = { accepted: t`Accepted`, edited: t`Edited`, declined: t`Declined` } as const;
 

@@ -1,0 +1,121 @@
+import { t } from '@lingui/core/macro';
+import { swellingChanges } from '#core/outcomes/swelling';
+import type { Plan } from '#core/plan/plan';
+import { type Adjunct, adjunctText, type PlannedAdjunct } from '#core/protocol/adjunct';
+import type { Intent } from '#core/session/decide/intent';
+import type { SessionState } from '#core/session/state';
+import { translate } from '../../language/translate';
+import { ADJUNCT_OPTIONS } from '../../words/adjunct-options';
+import { dayAndTime } from '../../words/format';
+import { useUnits } from '../../words/units';
+import { Button } from '../base/Button';
+import { Why } from '../base/Why';
+import { WordMenu } from '../base/WordMenu';
+import { Field } from '../forms/Field';
+import { reads, useFields } from '../forms/use-fields';
+
+type Props = { plan: Pick<Plan, 'sitting'>; state: SessionState; act: (intent: Intent) => unknown };
+
+type Typed = { what: Adjunct; words: string; girth: string };
+type Noted = { what: Adjunct; words: string; girthCm?: number };
+
+/** What else was done in the sitting, without a cuff: before, between or after the work under it. */
+export function AdjunctNotes({ plan, state, act }: Props) {
+  const { length } = useUnits();
+  const { typed, set, field, send } = useFields<Typed, Noted>(
+    { what: 'mobility', words: '', girth: '' },
+    null,
+    reads(({ what, words, girth }) => {
+      const noted = { what, words: words.trim() };
+      if (what !== 'swelling') return { sent: noted };
+      const girthCm = length.parse(girth);
+      return girthCm > 0
+        ? { sent: { ...noted, girthCm } }
+        : { wrong: { girth: t`Enter the girth as a number in ${length.unit}.` } };
+    }),
+  );
+  const isGirth = typed.what === 'swelling';
+  const planned = plan.sitting ?? [];
+  const due = planned.filter((one) => !isDone(one, state));
+  const take = (one: PlannedAdjunct) => {
+    if (one.what === 'swelling') {
+      set('what', 'swelling');
+      set('words', one.words);
+    } else act({ do: 'note-adjunct', what: one.what, words: one.words });
+  };
+  return (
+    <details open={due.length > 0}>
+      <summary className="min-h-11 cursor-pointer py-2 text-[15px]">
+        {t`Adjuncts${state.adjuncts.length > 0 ? t`: ${state.adjuncts.length} noted` : ''}`}
+      </summary>
+      <ul aria-label={t`Adjuncts`}>
+        {due.map((one) => (
+          <li
+            key={`${one.when} ${translate(adjunctText(one))}`}
+            className="flex items-center justify-between gap-3 border-b border-rule py-1"
+          >
+            <span>
+              {one.when === 'before' ? t`Before` : t`After`}: {translate(adjunctText(one))}
+            </span>
+            <Button onClick={() => take(one)}>{one.what === 'swelling' ? t`Enter` : t`Done`}</Button>
+          </li>
+        ))}
+        {state.adjuncts.map(({ atMs, what: noted, words: said, girthCm: cm }) => (
+          <li key={`${atMs} ${noted} ${said}`} className="border-b border-rule py-1">
+            {translate(adjunctText({ what: noted, words: said }))}
+            {cm !== undefined && `, ${length.words(cm)}`}{' '}
+            <span className="figures text-[13px] text-quiet">{dayAndTime(atMs)}</span>
+          </li>
+        ))}
+      </ul>
+      <Swelling state={state} />
+      <form
+        className="space-y-2 pt-2"
+        {...send((noted) => {
+          act({ do: 'note-adjunct', ...noted });
+          set('words', '');
+          set('girth', '');
+        })}
+      >
+        <WordMenu
+          label={t`Adjuncts`}
+          value={typed.what}
+          onChange={(what) => set('what', what)}
+          options={ADJUNCT_OPTIONS}
+        />
+        <Field
+          label={isGirth ? t`Where the tape lies` : t`In a few words`}
+          maxLength={200}
+          autoComplete="off"
+          {...field('words')}
+        />
+        {isGirth && <Field label={t`Girth`} unit={length.unit} number="decimal" {...field('girth')} />}
+        <Button type="submit">{t`Note it`}</Button>
+      </form>
+    </details>
+  );
+}
+
+/** Whether what was planned was noted, on its side of the work. */
+function isDone(one: PlannedAdjunct, { adjuncts, sets }: SessionState): boolean {
+  const workFromMs = sets[0]?.startedAtMs ?? Number.POSITIVE_INFINITY;
+  return adjuncts.some(
+    ({ what, words, atMs }) =>
+      what === one.what &&
+      words === one.words &&
+      (one.what !== 'swelling' || atMs < workFromMs === (one.when === 'before')),
+  );
+}
+
+/** What the girths before and after come to. */
+function Swelling({ state }: { state: SessionState }) {
+  const { length } = useUnits();
+  const [first] = state.sets;
+  if (!first) return null;
+  return swellingChanges(state.adjuncts, first.startedAtMs).map(({ where, changeCm, isReal }) => (
+    <p key={where} className={isReal ? 'notched py-1' : 'py-1 text-quiet'}>
+      {t`${where}: ${changeCm < 0 ? '−' : '+'}${length.words(Math.abs(changeCm))} over the session, ${isReal ? t`more than two measurements differ by` : t`within what two measurements differ by`}.`}{' '}
+      <Why rule="OUT-2" />
+    </p>
+  ));
+}

@@ -1,0 +1,115 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import { format } from 'date-fns';
+import type { BlockWeek } from '#core/course/block-weeks';
+import { WEEKDAY_LABELS, weekdayOf } from '#core/quantity/days';
+import { translate } from '../../../language/translate';
+import { clock, plain } from '../../../words/format';
+import { noonOf } from '../../../words/noon';
+import { DayCell } from './DayCell';
+import type { BlockState } from './use-block';
+
+/** The whole block, a line a week: its days, what each plan is meant to be in it, its dose, and what falls due. */
+export function BlockWeeks({ block, brush }: { block: BlockState; brush: string }) {
+  const { weeks, wish } = block;
+  const [first] = weeks;
+  if (!first) return null;
+  return (
+    <>
+      <WeekList block={block} />
+      <table className="w-full table-fixed max-sm:hidden">
+        <caption className="sr-only">{t`The block, a row a week`}</caption>
+        <thead>
+          <tr className="text-left text-[14px] text-quiet">
+            <th className="w-10 font-normal">{t`Week`}</th>
+            {Array.from({ length: 7 }, (_, i) => weekdayOf(first.firstDay + i)).map((weekday) => (
+              <th key={weekday} className="px-1.5 font-normal">
+                {translate(WEEKDAY_LABELS[weekday])}
+              </th>
+            ))}
+            <th className="w-52 font-normal">{t`Meant to be`}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {weeks.map((week) => (
+            <tr
+              key={week.week}
+              className={`border-t border-rule align-top ${week.isDeload ? 'bg-tint' : ''}`}
+            >
+              <td className="figures pt-2">{week.week + 1}</td>
+              {Array.from({ length: 7 }, (_, i) => week.firstDay + i).map((day) => (
+                <td key={day} className="p-0.5">
+                  <DayCell day={day} block={block} brush={brush} />
+                </td>
+              ))}
+              <td className="space-y-0.5 py-1 pl-2 text-[14px]">
+                <Meant week={week} rises={wish.loadRisePoints > 0} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+/** What a week is meant to be: each plan's share of LOP and of 1RM, the dose, what falls due. */
+function Meant({ week, rises }: { week: BlockWeek; rises: boolean }) {
+  return (
+    <>
+      {week.plans.map((plan) => (
+        <p key={plan.coursePlanId}>
+          {week.plans.length > 1 && `${plan.name}: `}
+          <span className="figures text-[15px]">{t`${plan.percentLop} % of LOP`}</span>
+          {plan.percentOneRepMax !== null && rises && (
+            <span className="figures">{t`, ${plain(plan.percentOneRepMax, 1)} % of 1RM`}</span>
+          )}
+        </p>
+      ))}
+      <p className="text-quiet">
+        <Trans>
+          {week.isDeload && t`Deload: `}
+          <span className="figures">{week.sets}</span> sets,{' '}
+          <span className="figures">{clock(week.occludedMs)}</span> occluded
+        </Trans>
+      </p>
+      {week.due.map((words) => (
+        <p key={translate(words)} className="notched text-ochre">
+          {translate(words)}
+        </p>
+      ))}
+    </>
+  );
+}
+
+const STATES = { done: t`done`, missed: t`missed` } as const;
+
+/** The same on a phone, where seven days do not fit next to each other: a week is its sessions in words. */
+function WeekList({ block: { weeks, wish, entries, plans } }: { block: BlockState }) {
+  return (
+    <ol className="sm:hidden" aria-label={t`The block, week by week`}>
+      {weeks.map((week) => (
+        <li
+          key={week.week}
+          className={`space-y-0.5 border-t border-rule py-2 text-[15px] ${week.isDeload ? 'bg-tint' : ''}`}
+        >
+          <p className="font-semibold">{t`Week ${week.week + 1}`}</p>
+          {entries
+            .filter(({ day }) => day >= week.firstDay && day < week.firstDay + 7)
+            .map((entry, place) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a plan may be listed twice on a day
+              <p key={place}>
+                <span className="figures">{format(noonOf(entry.day), t`EEE d MMM`)}</span>{' '}
+                {plans.find(({ id }) => id === entry.coursePlanId)?.name ?? t`a plan that has ended`}
+                {entry.state !== 'to-come' && `, ${STATES[entry.state]}`}
+                {entry.state === 'to-come' && entry.makesUp && t`, makes up a missed one`}
+              </p>
+            ))}
+          <div className="text-[14px]">
+            <Meant week={week} rises={wish.loadRisePoints > 0} />
+          </div>
+        </li>
+      ))}
+    </ol>
+  );
+}

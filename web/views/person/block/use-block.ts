@@ -1,0 +1,124 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import {
+  type Block,
+  type BlockWish,
+  blockSchema,
+  blockWishSchema,
+  onDays,
+  type Scheduled,
+} from '#core/course/block';
+import type { BlockPlan } from '#core/course/block-plan';
+import { type BlockStartId, startBlock } from '#core/course/block-starts';
+import { type BlockWeek, weeksOf } from '#core/course/block-weeks';
+import { type BlockEntry, followBlock } from '#core/course/follow-block';
+import type { Running } from '#core/course/place-block';
+import type { Unmet } from '#core/course/place-sessions';
+import { type Message, msg } from '#core/message/message';
+import { type Day, dayAt, dayOf, isoOf } from '#core/quantity/days';
+import { newest } from '#core/quantity/newest';
+import { blockContext, blockPlansOf, sessionsByDay } from '#core/record/block-in-force';
+import { comparisonWords } from '#core/record/comparison-in-force';
+import { planningWorker } from '../../../workers/planning';
+
+const USUAL_TIME = '17:30';
+
+/** Whether two blocks say the same; the schema puts their fields in one order. */
+const isSame = (a: Block, b: Block): boolean => {
+  const [one, other] = [blockSchema.safeParse(a), blockSchema.safeParse(b)];
+  return one.success && other.success && JSON.stringify(one.data) === JSON.stringify(other.data);
+};
+
+const inOrder = (sessions: readonly Scheduled[]): Scheduled[] =>
+  [...sessions].sort((a, b) => a.day.localeCompare(b.day));
+
+/** A block as it is being planned: the wish, the days placed for it, what was moved by hand, and how it is today. */
+export function useBlock(client: ClientRecord): BlockState {
+  const { facts, judgedAtMs } = client;
+  const plans = useMemo(() => blockPlansOf(facts), [facts]);
+  const today = dayAt(judgedAtMs, facts.zoneOffsetMs);
+  const kept = newest(facts.blocks);
+  const [wish, setWish] = useState<BlockWish>(
+    () => kept?.wish ?? startBlock('size', plans, { startsOn: isoOf(today), atTime: USUAL_TIME }),
+  );
+  // Sessions fixed by hand or as they were kept; null lets them be placed.
+  const [byHand, setByHand] = useState<Scheduled[] | null>(kept?.sessions ?? null);
+  const problem = blockWishSchema.safeParse(wish).error;
+  // What was is kept as it was.
+  const running: Running = {
+    fromDay: Math.max(today, dayOf(wish.startsOn)),
+    before: kept ? onDays(kept) : [],
+  };
+  const { data: placed } = useQuery({
+    // The plans are those of the record as it was read.
+    queryKey: ['block', client.id, client.asOf, wish, running.fromDay],
+    queryFn: () => planningWorker().placeBlock(wish, plans, running),
+    enabled: !problem,
+    placeholderData: (before) => before,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const sessions =
+    byHand ?? placed?.sessions.map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId })) ?? [];
+  const block: Block = { wish, sessions };
+  const isKept = kept !== undefined && isSame(block, kept);
+  const entries = problem ? [] : followBlock(block, plans, sessionsByDay(facts), today);
+  const change = (part: Partial<BlockWish>) => {
+    setWish((old) => ({ ...old, ...part }));
+    setByHand(null);
+  };
+  return {
+    plans,
+    wish,
+    problem,
+    block,
+    entries,
+    weeks: problem
+      ? []
+      : weeksOf(block, onDays(block), plans, blockContext(facts, wish.startsOn, judgedAtMs)).map((week) => ({
+          ...week,
+          due: [...comparedIn(facts, week.firstDay), ...week.due],
+        })),
+    unmet: byHand ? [] : (placed?.unmet ?? []),
+    today,
+    isKept,
+    hasKept: kept !== undefined,
+    change,
+    startFrom: (id: BlockStartId) => {
+      setWish(startBlock(id, plans, wish));
+      setByHand(null);
+    },
+    /** Adds a session of a plan to a day, or takes it away. */
+    toggle: (day: Day, coursePlanId: string) => {
+      const at = { day: isoOf(day), coursePlanId };
+      const isThere = (one: Scheduled) => one.day === at.day && one.coursePlanId === coursePlanId;
+      setByHand(
+        sessions.some(isThere) ? sessions.filter((one) => !isThere(one)) : inOrder([...sessions, at]),
+      );
+    },
+  };
+}
+
+/** What a comparison asks of a week that begins on a day, in words; both where it changes within the week. */
+const comparedIn = (facts: ClientRecord['facts'], firstDay: Day): Message[] => {
+  const asked = [firstDay, firstDay + 6].flatMap((day) => comparisonWords(facts, day) ?? []);
+  return asked
+    .filter(({ toDay }, place) => asked.findIndex((other) => other.toDay === toDay) === place)
+    .map(({ words }) => msg('Compared: {words}', { words }));
+};
+
+export type BlockState = {
+  plans: BlockPlan[];
+  wish: BlockWish;
+  problem: ReturnType<typeof blockWishSchema.safeParse>['error'];
+  block: Block;
+  entries: BlockEntry[];
+  weeks: BlockWeek[];
+  unmet: Unmet[];
+  today: Day;
+  isKept: boolean;
+  hasKept: boolean;
+  change: (part: Partial<BlockWish>) => void;
+  startFrom: (id: BlockStartId) => void;
+  toggle: (day: Day, coursePlanId: string) => void;
+};

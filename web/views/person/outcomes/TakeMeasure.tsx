@@ -1,0 +1,176 @@
+import { t } from '@lingui/core/macro';
+import { useState } from 'react';
+import { v4 as newId } from 'uuid';
+import type { ClientRecord } from '#contract/client';
+import { limbsFor, type MeasureBook, type MeasureId, measureOf, takenHere } from '#core/outcomes/measures';
+import { checkTaken, type Taken } from '#core/outcomes/taken';
+import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
+import { toNumber } from '#core/quantity/units';
+import { failureWords } from '../../../data/api';
+import { serverNow } from '../../../data/clock';
+import { useKeepOutcome } from '../../../data/outcomes';
+import { translate } from '../../../language/translate';
+import { Button } from '../../../parts/base/Button';
+import { Choice } from '../../../parts/forms/Choice';
+import { Field, FieldError } from '../../../parts/forms/Field';
+import { NumberInput } from '../../../parts/forms/NumberInput';
+import { Picker } from '../../../parts/forms/Picker';
+import { type Reading, reads, useFields } from '../../../parts/forms/use-fields';
+import { AskScreen } from './AskScreen';
+
+/** What is to be taken: a measure, its limb and what has to be the same as last time. */
+export type ToTake = { measureId: MeasureId; limb: Limb | null; setting: string };
+
+type Typed = { repeats: string[]; setting: string; note: string };
+
+/** One measure, taken: its cue, its repeats, left or right, and Enter keeps it. */
+export function TakeMeasure({
+  client,
+  book,
+  toTake,
+  onToTake,
+  kept,
+}: {
+  client: ClientRecord;
+  book: MeasureBook;
+  toTake: ToTake;
+  onToTake: (to: ToTake) => void;
+  /** With the setting it was taken in. */
+  kept: (taken: ToTake) => void;
+}) {
+  const { measureId } = toTake;
+  const measure = measureOf(book, measureId);
+  const limbs = limbsFor(measure);
+  const limb = toTake.limb ?? limbs[0] ?? null;
+  const [isAsking, setAsking] = useState(false);
+  const keep = useKeepOutcome(client.id);
+  const readTaken = ({ setting, note, repeats }: Typed): Reading<Typed, Taken> => {
+    const figures = measure.isAsked
+      ? // The person answers on the screen that is handed over next.
+        [measure.lowest]
+      : repeats.filter((one) => one.trim() !== '').map(toNumber);
+    if (figures.length === 0) return { wrong: { repeats: t`Enter at least one figure.` } };
+    if (figures.some(Number.isNaN)) return { wrong: { repeats: t`Enter numbers.` } };
+    const taken = { measureId, limb, setting, note, repeats: figures };
+    const wrong = checkTaken(taken, measure);
+    return wrong.length === 0
+      ? { sent: taken }
+      : { wrong: Object.fromEntries(wrong.map(({ field: at, message }) => [at, translate(message)])) };
+  };
+  const { typed, set, empty, field, problem, send } = useFields<Typed, Taken>(
+    { repeats: [], setting: toTake.setting, note: '' },
+    keep.error,
+    reads(readTaken),
+  );
+  const keepTaken = (taken: Taken) =>
+    keep.mutate(
+      { ...taken, id: newId(), atMs: Math.round(serverNow()) },
+      {
+        onSuccess: () => {
+          empty();
+          kept(taken);
+        },
+      },
+    );
+  const choose = (id: MeasureId) => {
+    const of = limbsFor(measureOf(book, id));
+    onToTake({ measureId: id, limb: of.find((one) => one === limb) ?? of[0] ?? null, setting: '' });
+  };
+  const wrongRepeats = problem('repeats');
+  return (
+    <form
+      aria-label={t`Take a measure`}
+      className="space-y-3"
+      {...send((taken) => {
+        if (measure.isAsked) setAsking(true);
+        else if (!keep.isPending) keepTaken(taken);
+      })}
+    >
+      <Picker
+        label={t({ message: 'Measure', context: 'what is measured' })}
+        value={measureId}
+        onChange={choose}
+        options={takenHere(book).map(({ value, label }) => ({ value, label: translate(label) }))}
+      />
+      <p className="text-[15px] text-quiet">{translate(measure.cue)}</p>
+      {limbs.length > 0 && (
+        <Choice
+          label={t`Limb (the person’s own left and right)`}
+          value={limb ?? 'left-thigh'}
+          onChange={(value) => onToTake({ ...toTake, limb: value })}
+          options={limbs.map((value) => ({ value, label: translate(LIMB_LABELS[value]) }))}
+        />
+      )}
+      {measure.setting !== undefined && (
+        <Field
+          label={translate(measure.setting)}
+          maxLength={80}
+          {...field('setting')}
+          hint={t`The same as last time, or it is another measure.`}
+        />
+      )}
+      {measure.isAsked ? (
+        <Button type="submit" kind="main">
+          {t`Hand the screen over and ask`}
+        </Button>
+      ) : (
+        <>
+          <fieldset>
+            <legend className="text-[15px] font-semibold">
+              {measure.repeats > 1
+                ? t`${measure.repeats} figures; the ${measure.take === 'best' ? t`best` : t`mean`} counts`
+                : t`Figure`}
+            </legend>
+            <div className="mt-1 flex flex-wrap items-baseline gap-2">
+              {Array.from(
+                { length: Math.min(10, Math.max(measure.repeats, typed.repeats.length + 1)) },
+                (_, place) => (
+                  <NumberInput
+                    // biome-ignore lint/suspicious/noArrayIndexKey: a repeat is its place
+                    key={place}
+                    aria-label={t`Figure ${place + 1}, ${translate(measure.unit)}`}
+                    kind="decimal"
+                    value={typed.repeats[place] ?? ''}
+                    onChange={(event) => {
+                      const next = [...typed.repeats];
+                      next[place] = event.target.value;
+                      set(
+                        'repeats',
+                        Array.from(next, (one) => one ?? ''),
+                      );
+                    }}
+                    className="figures min-h-11 w-24 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
+                  />
+                ),
+              )}
+              <span className="text-quiet">{translate(measure.unit)}</span>
+            </div>
+            {wrongRepeats && <FieldError>{wrongRepeats}</FieldError>}
+          </fieldset>
+          <Field
+            label={t`Note`}
+            maxLength={200}
+            {...field('note')}
+            hint={t`Why it may say less than it should: pain-limited, to form failure.`}
+          />
+          <Button type="submit" kind="main" does="accept" disabled={keep.isPending}>
+            {t`Keep`}
+          </Button>
+        </>
+      )}
+      {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}
+      {isAsking && (
+        <AskScreen
+          measure={measure}
+          setting={typed.setting}
+          answer={(value) => {
+            setAsking(false);
+            const reading = readTaken(typed);
+            if ('sent' in reading) keepTaken({ ...reading.sent, repeats: [value] });
+          }}
+          close={() => setAsking(false)}
+        />
+      )}
+    </form>
+  );
+}

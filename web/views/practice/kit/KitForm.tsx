@@ -1,0 +1,126 @@
+import { t } from '@lingui/core/macro';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { v4 as newId } from 'uuid';
+import { type KitItem, kitItemSchema } from '#contract/practice';
+import { PLACE_IDS, PLACE_LABELS } from '#core/quantity/place';
+import { api, failureWords, read } from '../../../data/api';
+import { KEYS } from '../../../data/keys';
+import { translate } from '../../../language/translate';
+import { Button } from '../../../parts/base/Button';
+import { bySchema } from '../../../parts/forms/by-schema';
+import { DateField } from '../../../parts/forms/DateField';
+import { Field, FieldError } from '../../../parts/forms/Field';
+import { Picker } from '../../../parts/forms/Picker';
+import { Ticks } from '../../../parts/forms/Ticks';
+import { reads, useFields } from '../../../parts/forms/use-fields';
+import { useUnits } from '../../../words/units';
+import { fromTyped, KINDS, type KitField, type KitKind, toTyped, unitOf } from './kit-fields';
+
+/** One piece of kit to add or change, made from the table of its kind; each error is at its field. */
+export function KitForm({
+  kind,
+  item,
+  done,
+}: {
+  kind: KitKind;
+  item?: KitItem['item'] | undefined;
+  done: () => void;
+}) {
+  const queries = useQueryClient();
+  const units = useUnits();
+  const { list, fixed, fields } = KINDS[kind];
+  const [id] = useState(item?.id ?? newId());
+  const write = useMutation({
+    mutationFn: (json: KitItem) => read(api.practice.kit.$post({ json })),
+    onSuccess: (practice) => queries.setQueryData(KEYS.practice, practice),
+  });
+  const { typed, set, field, problem, send } = useFields<Record<string, string>, KitItem>(
+    Object.fromEntries(
+      fields.map((one: KitField) => [
+        one.key,
+        toTyped(one, (item as Record<string, unknown> | undefined)?.[one.key], units),
+      ]),
+    ),
+    write.error,
+    reads((words) => {
+      const values = fields.map((one: KitField) => [one.key, fromTyped(one, words[one.key] ?? '', units)]);
+      const made = { list, item: { id, ...fixed, ...Object.fromEntries(values) } };
+      // A weight among several is corrected where they all stand.
+      return bySchema(kitItemSchema, made, (path) => path.split('.')[1] ?? path);
+    }),
+  );
+  return (
+    <form
+      className="my-3 max-w-3xl border-y border-ink/40 py-3"
+      {...send((kit) => write.mutate(kit, { onSuccess: done }))}
+    >
+      <div className="grid gap-3 sm:grid-cols-3">
+        {fields.map(({ key, label, type }: KitField) => {
+          const change = (value: string) => set(key, value);
+          const choices =
+            type === 'yes-no' ? { yes: t`yes`, no: t`no` } : typeof type === 'object' ? type.choices : null;
+          if (choices) {
+            return (
+              <Picker
+                key={key}
+                label={label}
+                value={typed[key] ?? ''}
+                onChange={change}
+                options={Object.entries(choices).map(([value, words]) => ({
+                  value,
+                  label: words,
+                }))}
+              />
+            );
+          }
+          if (type === 'places') {
+            const chosen = PLACE_IDS.filter((place) => (typed[key] ?? '').split(' ').includes(place));
+            return (
+              <div key={key} className="sm:col-span-3">
+                <Ticks
+                  label={label}
+                  options={PLACE_IDS.map((value) => ({ value, label: translate(PLACE_LABELS[value]) }))}
+                  chosen={chosen}
+                  onChange={(places) => change(places.join(' '))}
+                />
+              </div>
+            );
+          }
+          if (type === 'day-or-none') {
+            return (
+              <DateField
+                key={key}
+                label={label}
+                value={typed[key] ?? ''}
+                onChange={change}
+                hint={t`Empty: never`}
+                error={problem(key, `item.${key}`)}
+              />
+            );
+          }
+          const unit = unitOf({ type }, units);
+          return (
+            <Field
+              key={key}
+              label={label}
+              {...(unit ? { unit } : {})}
+              className={type === 'masses' || type === 'words' || type === 'pairs' ? 'sm:col-span-2' : ''}
+              autoComplete="off"
+              {...field(key, `item.${key}`)}
+            />
+          );
+        })}
+      </div>
+      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+      <div className="mt-3 flex gap-2">
+        <Button type="submit" kind="main" disabled={write.isPending}>
+          {t`Keep it`}
+        </Button>
+        <Button leaves onClick={done}>
+          {t`Leave it`}
+        </Button>
+      </div>
+    </form>
+  );
+}

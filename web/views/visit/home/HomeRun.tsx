@@ -1,0 +1,245 @@
+import { t } from '@lingui/core/macro';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { v5 as idFrom } from 'uuid';
+import type { HomeSheet } from '#contract/home';
+import { markWords } from '#core/cuff/mark-words';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { decide } from '#core/session/decide/decide';
+import type { Intent } from '#core/session/decide/intent';
+import { dueEvents } from '#core/session/decide/owed';
+import { EFFORT_SCALES } from '#core/session/effort';
+import type { SessionEvent } from '#core/session/events';
+import { fold } from '#core/session/fold';
+import { type InHand, inHand } from '#core/session/in-hand';
+import { mergeLogs } from '#core/session/log';
+import { nextStep } from '#core/session/next-step';
+import { isEmergency, SIGNS } from '#core/session/signs';
+import { correctedReps, inflatedLimbs, type SessionState } from '#core/session/state';
+import { serverNow } from '../../../data/clock';
+import { translate } from '../../../language/translate';
+import { Button } from '../../../parts/base/Button';
+import { withoutRule } from '../../../parts/base/Why';
+import { ExerciseFigure } from '../../../parts/drawing/ExerciseFigure';
+import { FieldError } from '../../../parts/forms/Field';
+import { Scale } from '../../../parts/forms/Scale';
+import { BigClock } from '../../../parts/plan/BigClock';
+import { SignList } from '../../../parts/record/SignList';
+import { onTick } from '../../../parts/time/ticks';
+import { useNow } from '../../../parts/time/use-now';
+import { useWakeLock } from '../../../parts/time/use-wake-lock';
+import { CueBook } from '../../../sound/cue-book';
+import { cuesOf } from '../../../sound/cues-of';
+import { soundAlarm, soundCues } from '../../../sound/tones';
+import { promptWords, stepWords, thenWords } from '../../../words/step-words';
+import { Call, EmergencyCall } from './Call';
+import { stampedAt } from './home-log';
+import type { RunningAtHome } from './kept-home';
+import type { Home } from './use-home';
+
+const TICK_MS = 200;
+const ALARM_EVERY_MS = 4_000;
+
+/** A session at home: one thing to do next, the clock, and what to do when it is wrong. It needs no network. */
+export function HomeRun({ home, running, sheet }: { home: Home; running: RunningAtHome; sheet: HomeSheet }) {
+  const { plan, events } = running;
+  const state = useMemo(() => fold(plan, mergeLogs(events)), [plan, events]);
+  const [signs, setSigns] = useState(false);
+  const sentSigns = useRef(new Set<string>());
+  const [refused, setRefused] = useState<string | null>(null);
+  const nowMs = useNow(TICK_MS);
+  const step = nextStep(plan, state, nowMs);
+  const hand = inHand(plan, state);
+  const words = stepWords(plan, step, hand?.limbs);
+  const prompt = promptWords(plan, step, state, nowMs);
+  const after = thenWords(plan, state);
+  const isUp = inflatedLimbs(state).length > 0;
+  const isEmergencyNow = state.signs.some(({ sign }) => isEmergency(sign));
+  useWakeLock(true);
+
+  // Always on the newest log: the clock and a finger may both be a moment ahead of what is drawn.
+  const append = (more: (log: SessionEvent[], now: SessionState) => SessionEvent[]) => {
+    const { running: newest } = home.newest();
+    if (!newest) return;
+    const now = newest.events === events ? state : fold(plan, mergeLogs(newest.events));
+    const added = more(newest.events, now);
+    if (added.length > 0) home.change({ running: { ...newest, events: [...newest.events, ...added] } });
+  };
+  const act = (intent: Intent) => {
+    const atMs = serverNow();
+    append((log, now) => {
+      const { events: done, refused } = decide(plan, now, intent, atMs);
+      // The main key is only offered where it is taken; a second press of it is no mistake.
+      setRefused(refused && intent.do !== 'next' ? withoutRule(translate(refused)) : null);
+      return stampedAt(running.id, log.length, atMs, done);
+    });
+    tellSigns();
+  };
+  /** A red sign is sent at once; the session comes when it is over. */
+  const tellSigns = () => {
+    const { running: newest, unsent } = home.newest();
+    for (const event of newest?.events ?? []) {
+      if (event.type !== 'sign-noted' || SIGNS[event.sign].level !== 'red') continue;
+      if (sentSigns.current.has(event.id) || unsent.some(({ id }) => id === event.id)) continue;
+      sentSigns.current.add(event.id);
+      const { id, sessionId, atMs, sign } = event;
+      home.tell({ kind: 'sign', id, sessionId, atMs, sign });
+    }
+  };
+  const next = () => {
+    if (step.do === 'finish') finish();
+    else act({ do: 'next' });
+  };
+  const finish = () => {
+    const { running: newest } = home.newest();
+    if (!newest) return;
+    const { id, prescriptionId, events: log } = newest;
+    const ended = stampedAt(id, log.length, serverNow(), [{ type: 'session-finished' }]);
+    home.tell({ kind: 'session', id, prescriptionId, events: [...log, ...ended] }, { running: null });
+  };
+
+  // What the clock owes, whenever the tick comes.
+  const owe = useRef(() => {});
+  owe.current = () =>
+    append((log, now) => {
+      const known = new Set(log.map(({ id }) => id));
+      return dueEvents(plan, now, serverNow()).flatMap(({ key, atMs, body }, place) => {
+        const id = idFrom(key, running.id);
+        return known.has(id) ? [] : stampedAt(running.id, log.length + place, atMs, [body], [id]);
+      });
+    });
+  useEffect(() => onTick(TICK_MS, () => owe.current()), []);
+  useHomeSound(plan, state, step.do === 'release' && step.why === 'limit');
+
+  return (
+    <section aria-label={t`The session`} className="space-y-5">
+      {isEmergencyNow && <EmergencyCall practice={sheet.practice} />}
+      {state.stopped && !isEmergencyNow && (
+        <div role="alert" className="space-y-1 border-l-8 border-vermilion bg-tint p-3">
+          <p className="text-2xl font-semibold text-vermilion">{t`Stopped: ${translate(state.stopped.why)}`}</p>
+          <p>{t`Let it down at once. Sit or lie down. See colour and feeling come back.`}</p>
+          <Call phone={sheet.practice.phone} />
+        </div>
+      )}
+      <div>
+        <p className={`text-2xl font-semibold ${words.urgent ? 'text-vermilion' : ''}`} role="status">
+          {words.now}
+        </p>
+        {prompt && <p>{withoutRule(prompt)}</p>}
+        {refused !== null && <FieldError>{refused}</FieldError>}
+        {!state.stopped && <BigClock plan={plan} state={state} />}
+        {!state.stopped && after && <p className="text-quiet">{after}</p>}
+      </div>
+      {hand && !state.stopped && step.do !== 'finish' && <HowDone hand={hand} />}
+      {step.do === 'decide' ? (
+        <div className="grid grid-cols-2 gap-2">
+          <Button onClick={() => act({ do: 'loosen' })}>{t`I have loosened it`}</Button>
+          <Button onClick={() => act({ do: 'check-colour', good: true })}>{t`Good again`}</Button>
+        </div>
+      ) : (
+        words.action && (
+          <Button kind="main" className="min-h-20 w-full text-2xl" onClick={next}>
+            {words.action}
+          </Button>
+        )
+      )}
+      {step.do === 'check-colour' && (
+        <Button className="w-full" onClick={() => act({ do: 'check-colour', good: false })}>
+          {t`Not good`}
+        </Button>
+      )}
+      <div className="grid grid-cols-2 gap-2">
+        {isUp && step.do !== 'release' && (
+          <Button className="min-h-14" onClick={() => act({ do: 'release' })}>
+            {t`Cuff is down`}
+          </Button>
+        )}
+        <Button kind="stop" className="col-start-2 min-h-14" onClick={() => setSigns(true)}>
+          {t`Something is wrong`}
+        </Button>
+      </div>
+      <SetSaid state={state} act={act} effortIn={sheet.effortIn} />
+      <SignList open={signs} onOpenChange={setSigns} note={(sign) => act({ do: 'note-sign', sign })} />
+    </section>
+  );
+}
+
+/** The exercise in hand: what it looks like, how it is done, and what the cuff is at. */
+function HowDone({ hand: { exercise, limbs } }: { hand: InHand }) {
+  return (
+    <div className="border-y border-rule py-2">
+      <ExerciseFigure id={exercise.exerciseId} className="float-right h-16" />
+      <p className="font-semibold">
+        {translate(exercise.label)}, {translate(exercise.load.recipe)}
+      </p>
+      <p className="text-[15px] text-quiet">{translate(exercise.cue)}</p>
+      {limbs.map((target) => (
+        <p key={target.limb} className="clear-right">
+          {translate(LIMB_LABELS[target.limb])}:{' '}
+          <span className="figures">
+            {target.kind === 'by-feel' ? translate(markWords(target)) : `${target.targetMmHg} mmHg`}
+          </span>
+        </p>
+      ))}
+    </div>
+  );
+}
+
+/** How the last set was: the count put right, effort, and pain of a joint. */
+function SetSaid({
+  state,
+  act,
+  effortIn,
+}: {
+  state: SessionState;
+  act: (intent: Intent) => void;
+  effortIn: HomeSheet['effortIn'];
+}) {
+  const set = state.sets.at(-1);
+  if (!set || set.endedAtMs === null) return null;
+  const scale = EFFORT_SCALES[effortIn];
+  return (
+    <section aria-label={t`How it was`} className="space-y-2 border-t border-rule pt-3">
+      <h2 className="font-semibold">{t`How was set ${set.setIndex + 1}?`}</h2>
+      {set.plannedReps !== null && (
+        <div className="flex items-center gap-2">
+          <span className="mr-auto">{t`${correctedReps(set)} of ${set.plannedReps} done`}</span>
+          <Button onClick={() => act({ do: 'correct-reps', byReps: -1 })}>{t`One fewer`}</Button>
+          <Button onClick={() => act({ do: 'correct-reps', byReps: 1 })}>{t`One more`}</Button>
+        </div>
+      )}
+      <Scale
+        label={translate(scale.asked)}
+        steps={scale.said}
+        value={set.effort === null ? null : scale.toSaid(set.effort)}
+        onChange={(said) => act({ do: 'note-set', effort: scale.toEffort(said) })}
+      />
+      <Scale
+        label={t`Pain of the joint`}
+        value={set.jointPain}
+        onChange={(jointPain) => act({ do: 'note-set', jointPain })}
+      />
+    </section>
+  );
+}
+
+/** The pace and the ticks before a set, and the alarm at the limit. */
+function useHomeSound(plan: RunningAtHome['plan'], state: SessionState, isAlarming: boolean): void {
+  const now = useRef({ state, isAlarming });
+  now.current = { state, isAlarming };
+  useEffect(() => {
+    const book = new CueBook();
+    let alarmedAtMs = 0;
+    return onTick(TICK_MS, () => {
+      const { state: current, isAlarming: isLate } = now.current;
+      const nowMs = serverNow();
+      soundCues(
+        book.due('home', nowMs, (fromMs, toMs) => cuesOf(plan, current, fromMs, toMs)),
+        nowMs,
+      );
+      if (isLate && nowMs - alarmedAtMs > ALARM_EVERY_MS) {
+        alarmedAtMs = nowMs;
+        soundAlarm();
+      }
+    });
+  }, [plan]);
+}

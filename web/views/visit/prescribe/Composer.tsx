@@ -1,0 +1,225 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import { useEffect, useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import type { PracticeView } from '#contract/practice';
+import { type CoursePlanChoice, nameOf, occasionWords } from '#core/course/course-plan';
+import { boutsOf } from '#core/forecast/bouts';
+import type { Text } from '#core/message/message';
+import { isPostOperativeWork } from '#core/plan/basis';
+import { compile } from '#core/plan/compile';
+import type { Composed } from '#core/plan/compose';
+import type { Rung } from '#core/protocol/exercise';
+import { isEqual } from '#core/quantity/is-equal';
+import type { Limb } from '#core/quantity/limb';
+import type { LastReview } from '#core/record/last-review';
+import { translate } from '../../../language/translate';
+import { Button } from '../../../parts/base/Button';
+import { FindingsFor } from '../../../parts/base/FindingLine';
+import { Said } from '../../../parts/base/Why';
+import { useAction } from '../../../parts/keys/use-action';
+import { AtPlaces } from '../../../parts/plan/AtPlaces';
+import { LimitsInForce } from '../../../parts/plan/LimitsInForce';
+import { EffortForecast } from './EffortForecast';
+import { ExerciseList } from './ExerciseList';
+import { ExerciseEditor } from './editor/ExerciseEditor';
+import { SittingEditor } from './editor/SittingEditor';
+import { GivenSoFar } from './GivenSoFar';
+import { PlanHeader } from './PlanHeader';
+import { PlanStrip } from './PlanStrip';
+import { RungCheck } from './RungCheck';
+import { SchoolsTable } from './SchoolsTable';
+import { SignBar } from './SignBar';
+import { useComposer } from './state/use-composer';
+import type { Start } from './state/use-start';
+import { WishSentence } from './WishSentence';
+import { WorkChooser } from './WorkChooser';
+
+/** The session as it is being made: the wish, what comes of it in large figures, the strip; the chosen exercise beside. */
+export function Composer({
+  client,
+  practice,
+  review,
+  start,
+}: {
+  client: ClientRecord;
+  practice: PracticeView;
+  review: LastReview;
+  start: Start;
+}) {
+  const composer = useComposer(client, practice, review, start);
+  // Its name follows what it trains until it is given another.
+  const [typed, setTyped] = useState<Partial<CoursePlanChoice>>({});
+  const choice = { ...called(start, composer.composed), ...typed };
+  const { session, composed, notes, selected, findings, fixOf, fixAt, basis } = composer;
+  useAction('fix', (figure) => fixAt(figure - 1), { fromFields: true });
+  // Work of a rung is drafted once the record has it: until then it is above the limb's.
+  const [entered, setEntered] = useState<{ limb: Limb; rung: Rung } | null>(null);
+  const isOnRecord = entered !== null && basis.rungs.get(entered.limb) === entered.rung;
+  useEffect(() => {
+    if (!isOnRecord) return;
+    setEntered(null);
+    composer.draftAgain({ ...composer.wish, goal: 'rehab', rung: entered.rung });
+  }, [isOnRecord, entered, composer]);
+  const redraft = () => composer.draftAgain(composer.wish);
+  useAction('redraft', redraft);
+  const chosen = session?.exercises[selected];
+  const timeline = composed && compile(composed.plan);
+  const ofNone = findings.filter(({ exerciseIndex }) => exerciseIndex === undefined);
+  return (
+    <div className="space-y-4">
+      {!start.inHand && !start.isChanging && (
+        <p>
+          <Trans>
+            A new plan{choice.name && ': '}
+            <span className="font-semibold">{choice.name}</span>, {translate(occasionWords(choice.occasion))}{' '}
+            <button
+              type="button"
+              className="min-h-9 underline underline-offset-4"
+              onClick={() => start.setChanging(true)}
+            >
+              Name, days
+            </button>
+          </Trans>
+        </p>
+      )}
+      {start.isChanging && (
+        <PlanHeader
+          client={client}
+          known={start.inHand?.coursePlan}
+          choice={choice}
+          onChoice={(part) => setTyped({ ...typed, ...part })}
+        />
+      )}
+      <WishSentence composer={composer} practice={practice} />
+      <LimitsInForce client={client} />
+      {composer.wish.limbs
+        .filter((limb) => composer.wish.goal === 'rehab' || isPostOperativeWork([limb], basis))
+        .map((limb) => (
+          <RungCheck key={limb} client={client} limb={limb} take={(rung) => setEntered({ limb, rung })} />
+        ))}
+      {composer.setAside && (
+        <p className="flex flex-wrap items-center gap-x-4">
+          <Trans>
+            Drafted again.
+            <button
+              type="button"
+              className="min-h-9 underline underline-offset-4"
+              onClick={composer.takeBack}
+            >
+              Take your own changes back
+            </button>
+          </Trans>
+        </p>
+      )}
+      {session ? (
+        <>
+          <div className="grid items-start gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_21rem]">
+            <div className="min-w-0 space-y-4">
+              <ExerciseList composer={composer} session={session} />
+              <FindingsFor
+                subjects={[...new Set(ofNone.map(({ subject }) => subject))]}
+                findings={ofNone}
+                fixOf={fixOf}
+              />
+              {composed && timeline ? (
+                <PlanStrip
+                  plan={composed.plan}
+                  timeline={timeline}
+                  session={session}
+                  change={composer.change}
+                />
+              ) : (
+                <p className="notched py-1 text-ochre" role="alert">
+                  {composer.missing ?? t`Fill in every figure, within its range, and the strip comes back.`}
+                </p>
+              )}
+              <SittingEditor session={session} change={composer.change} />
+              {composed && (
+                <AtPlaces session={session} plan={composed.plan} basis={basis} take={composer.change} />
+              )}
+              <About notes={notes} redraft={redraft} />
+              <WorkChooser client={client} limb={composer.wish.limbs[0]} goal={composer.wish.goal} />
+              {composed && timeline && (
+                <>
+                  <EffortForecast
+                    plan={composed.plan}
+                    bouts={boutsOf(composed.plan, timeline, basis.library)}
+                    seen={review.seen}
+                  />
+                  <details>
+                    <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
+                      {t`The schools side by side`}
+                    </summary>
+                    <SchoolsTable
+                      session={session}
+                      basis={basis}
+                      choose={(row) => composer.change(row.session)}
+                    />
+                  </details>
+                </>
+              )}
+              <GivenSoFar given={review.given} hasBlock={client.facts.blocks.length > 0} />
+            </div>
+            {chosen && (
+              <ExerciseEditor
+                key={selected}
+                composer={composer}
+                choice={chosen}
+                place={selected}
+                clientId={client.id}
+                practice={practice}
+              />
+            )}
+          </div>
+          <SignBar
+            composer={composer}
+            client={client}
+            session={session}
+            signedFor={
+              start.inHand
+                ? { kind: 'next-version', coursePlanId: start.inHand.coursePlan.id }
+                : { kind: 'new-plan', ...choice }
+            }
+          />
+        </>
+      ) : (
+        <About notes={notes} redraft={redraft} />
+      )}
+    </div>
+  );
+}
+
+/** Why the draft is as it is, and the way to another. */
+function About({ notes, redraft }: { notes: readonly Text[]; redraft: () => void }) {
+  return (
+    <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+      <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label={t`About this draft`}>
+        {notes
+          .filter((note, place) => notes.findIndex((other) => isEqual(other, note)) === place)
+          .map((note) => (
+            <li key={translate(note)}>
+              <Said>{translate(note)}</Said>
+            </li>
+          ))}
+      </ul>
+      <Button does="redraft" onClick={redraft}>
+        {t`Draft again`}
+      </Button>
+    </div>
+  );
+}
+
+/** What the plan is called at first: as it is, as what it is copied from, or after its limbs. */
+function called({ inHand, copied }: Start, composed: Composed | null): CoursePlanChoice {
+  if (inHand) {
+    const { name, occasion, untilMs } = inHand.coursePlan;
+    return { name, occasion, untilMs };
+  }
+  if (copied) return copied.called;
+  return {
+    name: composed ? translate(nameOf(composed.plan)) : '',
+    occasion: { kind: 'any-day' },
+    untilMs: null,
+  };
+}

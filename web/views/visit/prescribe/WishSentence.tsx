@@ -1,0 +1,110 @@
+import { t } from '@lingui/core/macro';
+import type { PracticeView } from '#contract/practice';
+import { underSchool } from '#core/plan/compare-schools';
+import { GOALS, goalIdSchema, RUNG_NAMES } from '#core/plan/goals';
+import { rungSchema } from '#core/protocol/exercise';
+import { SCHOOLS, schoolIdSchema } from '#core/protocol/schools';
+import { LIMB_NAMES, type Limb } from '#core/quantity/limb';
+import { inSentence, translate } from '../../../language/translate';
+import { WordMenu } from '../../../parts/base/WordMenu';
+import { trainableLimbs } from './state/choices';
+import type { ComposerState, Wish } from './state/use-composer';
+
+const FIRST_MONTH = 'first-month';
+const NO_TEMPLATE = 'none';
+
+const setOf = (limbs: readonly Limb[]): string => [...limbs].sort().join(' ');
+
+const limbWords = (limbs: readonly Limb[]): string => {
+  const [first = 'left-thigh', second] = limbs;
+  if (second) return t`both ${first.endsWith('arm') ? t`arms` : t`thighs`}`;
+  return translate(LIMB_NAMES[first]);
+};
+
+/** What the session is for, by which school, on which limbs, from which template: a sentence whose words are the controls. */
+export function WishSentence({ composer, practice }: { composer: ComposerState; practice: PracticeView }) {
+  const { wish, draftAgain, session, basis, change, takeTemplate } = composer;
+  const limbSets = (['leg', 'arm'] as const).flatMap((kind) => {
+    const limbs = trainableLimbs(basis, kind);
+    return limbs.length > 1 ? [...limbs.map((limb) => [limb]), limbs] : limbs.map((limb) => [limb]);
+  });
+  const isMeasured = limbSets.some((limbs) => setOf(limbs) === setOf(wish.limbs));
+  const draft = (part: Partial<Wish>) => draftAgain({ ...wish, ...part });
+  return (
+    <p className="text-xl leading-loose">
+      <WordMenu
+        label={t`Goal`}
+        value={wish.goal}
+        onChange={(goal) => draft({ goal })}
+        options={goalIdSchema.options.map((value) => ({ value, label: translate(GOALS[value].label) }))}
+      />
+      {wish.goal === 'rehab' && (
+        <>
+          {', '}
+          <WordMenu
+            label={t`Rung`}
+            value={wish.rung}
+            onChange={(rung) => draft({ rung })}
+            options={rungSchema.options.map((value) => ({
+              value,
+              label: translate(RUNG_NAMES[value]),
+            }))}
+          />
+        </>
+      )}
+      {t`, by the `}
+      <WordMenu
+        label={t`School`}
+        value={session?.schoolId ?? wish.schoolId}
+        onChange={(schoolId) => {
+          if (session) change(underSchool(session, schoolId, basis));
+          else draft({ schoolId });
+        }}
+        options={schoolIdSchema.options.map((value) => ({
+          value,
+          label: inSentence(SCHOOLS[value].label),
+        }))}
+      />
+      {t` school, on the `}
+      <WordMenu
+        label={t`Limbs`}
+        value={setOf(wish.limbs)}
+        onChange={(key) => draft({ limbs: limbSets.find((limbs) => setOf(limbs) === key) ?? wish.limbs })}
+        options={[
+          ...(isMeasured ? [] : [{ value: setOf(wish.limbs), label: t`limb that is not measured` }]),
+          ...limbSets.map((limbs) => ({ value: setOf(limbs), label: limbWords(limbs) })),
+        ]}
+      />
+      {wish.limbs.length > 1 && (
+        <>
+          {', '}
+          <WordMenu
+            label={t`The two`}
+            value={wish.together ? 'together' : 'in-turn'}
+            onChange={(value) => draft({ together: value === 'together' })}
+            options={[
+              { value: 'in-turn', label: t`in turn` },
+              { value: 'together', label: t`at once` },
+            ]}
+          />
+        </>
+      )}
+      {t`, from `}
+      <WordMenu
+        label={t`Template`}
+        value={wish.isolatedOnly ? FIRST_MONTH : NO_TEMPLATE}
+        onChange={(id) => {
+          const template = practice.templates.find((candidate) => candidate.id === id);
+          if (template) takeTemplate(template.session);
+          else draft({ isolatedOnly: id === FIRST_MONTH });
+        }}
+        options={[
+          { value: NO_TEMPLATE, label: t`no template` },
+          { value: FIRST_MONTH, label: t`the first month` },
+          ...practice.templates.map(({ id, name }) => ({ value: id, label: name })),
+        ]}
+      />
+      .
+    </p>
+  );
+}

@@ -1,0 +1,211 @@
+import { t } from '@lingui/core/macro';
+import { useMemo, useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import type { PracticeView } from '#contract/practice';
+import type { Finding } from '#core/findings/finding';
+import type { Text } from '#core/message/message';
+import { applyFix } from '#core/plan/apply-fix';
+import type { Basis } from '#core/plan/basis';
+import type { ExerciseChoice, SessionChoice } from '#core/plan/choices';
+import { type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
+import { type DraftWish, draftSession } from '#core/plan/draft-session';
+import { mirror } from '#core/plan/mirror';
+import { offers } from '#core/plan/offers';
+import type { Plan } from '#core/plan/plan';
+import { fitTemplate } from '#core/plan/template';
+import { readSessionChoice } from '#core/plan/versions/read-plan';
+import type { Limb } from '#core/quantity/limb';
+import { basisOf } from '#core/record/basis';
+import { limbInHand } from '#core/record/chain';
+import { isOperated } from '#core/record/in-force';
+import { rungInForce } from '#core/record/ladder-in-force';
+import type { LastReview } from '#core/record/last-review';
+import { measuredStamp } from '#core/record/measured-stamp';
+import { nextPlan, plansInForce } from '#core/record/plans-in-force';
+import { isNewcomer } from '#core/record/sessions-done';
+import { carryOver, loweredTo } from '#core/review/carry-over';
+import { nextSession } from '#core/review/next-session';
+import { usePractitioner } from '../../../../data/queries';
+import { translate } from '../../../../language/translate';
+import type { FindingFix } from '../../../../parts/base/FindingLine';
+import { useDraft } from '../../../../parts/forms/use-draft';
+import { isComplete } from './choices';
+import type { Start } from './use-start';
+
+/** What the draft is asked for, as far as it is chosen in the composer. */
+export type Wish = Pick<DraftWish, 'goal' | 'schoolId' | 'limbs' | 'together' | 'rung' | 'isolatedOnly'>;
+
+const MOST_KEYS = 9;
+
+/** The limbs the last plan worked, and whether two of them at once. */
+function limbsOf(plan: Plan | undefined, otherwise: Limb): Pick<Wish, 'limbs' | 'together'> {
+  const all = plan?.exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)) ?? [];
+  const limbs = [...new Set(all)];
+  return {
+    limbs: limbs.length > 0 ? limbs : [otherwise],
+    together: plan?.exercises.some((exercise) => exercise.limbs.length > 1) ?? false,
+  };
+}
+
+/** The limb a new plan begins with: one that was measured and that no plan trains yet, else the one in hand. */
+function firstLimb({ facts, judgedAtMs }: Pick<ClientRecord, 'facts' | 'judgedAtMs'>): Limb {
+  const planned = plansInForce(facts, judgedAtMs).flatMap(({ prescription }) =>
+    prescription.plan.exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)),
+  );
+  const free = facts.occlusions.find(({ limb }) => !planned.includes(limb))?.limb;
+  return free ?? limbInHand(facts, nextPlan(facts, judgedAtMs)?.prescription) ?? 'left-thigh';
+}
+
+/** What a plan begins with: an operated limb with the rung it is on (rule PRO-5). */
+function firstGoal({ facts, judgedAtMs }: ClientRecord, plan: Plan | undefined): Pick<Wish, 'goal' | 'rung'> {
+  const limb = plan?.exercises[0]?.limbs[0]?.limb ?? firstLimb({ facts, judgedAtMs });
+  const stood = rungInForce(facts, limb)?.rung;
+  const operated = isOperated(facts, limb, judgedAtMs);
+  const rung = stood === undefined || stood === 'done' ? (operated ? 'passive' : 'isometric') : stood;
+  // Nothing was measured: what is left is work without a LOP (rule PRS-7).
+  const usual = facts.occlusions.length + facts.tightness.length === 0 ? 'aerobic' : 'size';
+  return { goal: plan?.goal ?? (operated ? 'rehab' : usual), rung };
+}
+
+type Made = { composed: Composed | null; missing: string | null };
+
+/** The composed session; or nothing while a figure is half typed, or what its choices point to is gone from the record. */
+function composeOrSay(session: SessionChoice | null, basis: Basis): Made {
+  if (!session || !isComplete(session)) return { composed: null, missing: null };
+  try {
+    return { composed: composeSession(session, basis), missing: null };
+  } catch (error) {
+    if (!(error instanceof UnknownChoice)) throw error;
+    return {
+      composed: null,
+      missing: t`${translate(error.says)} ${translate(error.remedy)} Or draft again.`,
+    };
+  }
+}
+
+/** The session being composed: choices, what they come to, what the rules find, and how each finding is corrected. */
+export function useComposer(
+  client: ClientRecord,
+  practice: PracticeView,
+  review: LastReview,
+  { inHand, copied, goal }: Start,
+) {
+  const practitioner = usePractitioner();
+  const basis: Basis = useMemo(
+    () => basisOf(client.facts, practice, practitioner?.role ?? 'coach', client.judgedAtMs),
+    [client, practice, practitioner?.role],
+  );
+  const last = inHand?.prescription;
+  const newcomer = isNewcomer(client.facts);
+  const [wish, setWish] = useState<Wish>(() => ({
+    ...firstGoal(client, last?.plan),
+    ...(goal ? { goal } : {}),
+    schoolId: last?.plan.schoolId ?? practice.settings.schoolId,
+    ...limbsOf(last?.plan, firstLimb(client)),
+    isolatedOnly: false,
+  }));
+  const draftFrom = (asked: Wish) =>
+    draftSession(
+      {
+        ...asked,
+        newcomer,
+        carried: last ? carryOver(last.plan, review.changes, practice.weightKits) : [],
+        lowered: last ? loweredTo(last.plan, review.changes) : new Map(),
+      },
+      basis,
+    );
+  const [kept, setKept, clearKept] = useDraft<SessionChoice | null>(
+    `prescribe ${client.id} ${last?.id ?? ''} ${copied ? JSON.stringify(copied) : ''} ${goal ?? ''} ${measuredStamp(client.facts)}`,
+    null,
+  );
+  const [{ session, notes }, setDraft] = useState(
+    (): { session: SessionChoice | null; notes: readonly Text[] } => {
+      const left = kept && readSessionChoice(kept);
+      if (left) return { session: left, notes: [t`Taken up where it was left.`] };
+      const first = last
+        ? nextSession(last.plan, review.changes, basis)
+        : copied
+          ? (copied.isMirrored ? mirror : fitTemplate)(copied.session, basis)
+          : draftFrom(wish);
+      return { ...first, notes: [...review.words, ...first.notes] };
+    },
+  );
+  const [selected, setSelected] = useState(0);
+  // What was changed by hand is not lost to another wish: it can be taken back.
+  const [isOwn, setOwn] = useState(kept !== null);
+  const [setAside, putAside] = useState<{
+    wish: Wish;
+    session: SessionChoice;
+    notes: readonly Text[];
+  } | null>(null);
+
+  const change = (next: SessionChoice | null, why: readonly Text[] = notes) => {
+    setDraft({ session: next, notes: why });
+    setSelected((place) => Math.max(0, Math.min(place, (next?.exercises.length ?? 1) - 1)));
+    if (next && isComplete(next)) setKept(next);
+  };
+  const changeByHand = (next: SessionChoice | null) => {
+    setOwn(true);
+    putAside(null);
+    change(next);
+  };
+  const changeExercise = (place: number, to: ExerciseChoice) =>
+    session &&
+    changeByHand({ ...session, exercises: session.exercises.map((old, i) => (i === place ? to : old)) });
+  const beginAnew = (made: { session: SessionChoice | null; notes: readonly Text[] }, asked: Wish) => {
+    putAside(isOwn && session ? { wish, session, notes } : null);
+    setOwn(false);
+    setWish(asked);
+    change(made.session, made.notes);
+  };
+  const draftAgain = (asked: Wish) => beginAnew(draftFrom(asked), asked);
+  const takeBack = () => {
+    if (!setAside) return;
+    setWish(setAside.wish);
+    change(setAside.session, setAside.notes);
+    setOwn(true);
+    putAside(null);
+  };
+
+  const { composed, missing } = useMemo(() => composeOrSay(session, basis), [session, basis]);
+  const findings = composed?.findings ?? [];
+  const fixable = useMemo(
+    () => (session && composed ? offers(session, composed.findings, basis) : []),
+    [session, composed, basis],
+  );
+  const fix = (finding: Finding) => session && changeByHand(applyFix(session, finding, basis));
+  const fixOf = (finding: Finding): FindingFix | undefined => {
+    const place = fixable.indexOf(finding);
+    if (place < 0) return undefined;
+    return { apply: () => fix(finding), key: place < MOST_KEYS ? `Alt ${place + 1}` : '' };
+  };
+  const fixAt = (place: number) => {
+    const finding = fixable[place];
+    if (finding) fix(finding);
+  };
+  const takeTemplate = (template: SessionChoice) => {
+    beginAnew(fitTemplate(template, basis), wish);
+  };
+  return {
+    basis,
+    wish,
+    draftAgain,
+    session,
+    notes,
+    change: changeByHand,
+    setAside,
+    takeBack,
+    changeExercise,
+    selected,
+    setSelected,
+    composed,
+    missing,
+    findings,
+    fixOf,
+    fixAt,
+    takeTemplate,
+    clearKept,
+  };
+}
+
+export type ComposerState = ReturnType<typeof useComposer>;

@@ -1,0 +1,181 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
+import { memo, useState } from 'react';
+import type { Plan } from '#core/plan/plan';
+import { heartRateWords, type Intensity } from '#core/protocol/intensity';
+import { toNumber } from '#core/quantity/units';
+import { EFFORT_SCALES } from '#core/session/effort';
+import { beatsPerMinuteSchema } from '#core/session/events/values';
+import { type HeartRateMoment, minuteInHand, momentWords } from '#core/session/heart-rate-moment';
+import { correctedReps, type SessionState, type SetRecord } from '#core/session/state';
+import type { Act } from '../../../act/act';
+import { useEffortIn } from '../../../data/use-effort-in';
+import { translate } from '../../../language/translate';
+import { Button } from '../../../parts/base/Button';
+import { bySchema } from '../../../parts/forms/by-schema';
+import { FieldError } from '../../../parts/forms/Field';
+import { NumberInput } from '../../../parts/forms/NumberInput';
+import { Scale } from '../../../parts/forms/Scale';
+import { reads, useFields } from '../../../parts/forms/use-fields';
+import { useAction } from '../../../parts/keys/use-action';
+import { usePlusMinus } from '../../../parts/keys/use-plus-minus';
+import { useNow } from '../../../parts/time/use-now';
+import { ACTIONS } from '../../../state/actions';
+
+/** Corrections and notes of the set in hand: repetitions, effort and joint pain, one key each (rule RUN-2). */
+export const SetNotes = memo(function SetNotes({
+  plan,
+  state,
+  act,
+}: {
+  plan: Plan;
+  state: SessionState;
+  act: Act;
+}) {
+  const set = state.sets.at(-1);
+  const place = set && { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
+  const ended = set?.endedAtMs != null;
+  const correct = (byReps: number) => act({ do: 'correct-reps', byReps });
+  const scale = EFFORT_SCALES[useEffortIn()];
+  // A key pressed while the set still runs is kept for it.
+  const noteEffort = (said: number) => set && act({ do: 'note-set', effort: scale.toEffort(said) });
+  const notePain = (jointPain: number) => set && act({ do: 'note-set', jointPain });
+  const noteColour = (good: boolean) => ended && act({ do: 'check-colour', good });
+  useAction('hard', () => set && !ended && act({ do: 'became-hard' }));
+  useAction('watched', () => ended && act({ do: 'confirm-reps' }));
+  useAction('good-look', () => noteColour(true));
+  usePlusMinus(correct);
+  useAction('effort', (figure) => noteEffort(scale.byKey(figure)));
+  useAction('pain', notePain);
+  if (!set || !place) return null;
+  const name = t`set ${set.setIndex + 1}`;
+  const planned = set.plannedReps;
+  const aerobic = plan.exercises[set.exerciseIndex]?.mode === 'aerobic';
+  return (
+    <div className="space-y-2">
+      <div className="flex items-center gap-2">
+        <span className="mr-auto">
+          {ended
+            ? planned === null
+              ? t`Set ${set.setIndex + 1} done`
+              : t`Set ${set.setIndex + 1}: ${correctedReps(set)} of ${planned}`
+            : t`Set ${set.setIndex + 1} under way`}
+        </span>
+        {planned !== null && (
+          <>
+            <Button does="fewer" onClick={() => correct(-1)}>
+              −1<span className="sr-only"> {t`repetition in ${name}`}</span>
+            </Button>
+            <Button does="more" onClick={() => correct(1)}>
+              +1<span className="sr-only"> {t`repetition in ${name}`}</span>
+            </Button>
+          </>
+        )}
+      </div>
+      {ended && (
+        <div className="flex items-center gap-2">
+          <span className="mr-auto text-[14px]">{t`Colour and feeling, ${name}`}</span>
+          <Button does="good-look" aria-pressed={set.colourGood === true} onClick={() => noteColour(true)}>
+            {set.colourGood ? t`Good ✓` : t`Good`}
+          </Button>
+          <Button aria-pressed={set.colourGood === false} onClick={() => noteColour(false)}>
+            {t`Not`}
+          </Button>
+        </div>
+      )}
+      {!ended && set.plannedReps !== null && (
+        <Button does="hard" aria-pressed={set.hardAtRep !== null} onClick={() => act({ do: 'became-hard' })}>
+          {set.hardAtRep === null ? t`It is hard now` : t`Hard at ${set.hardAtRep}`}
+        </Button>
+      )}
+      {ended && set.plannedReps !== null && (
+        <p className="flex items-center gap-2 text-[14px]">
+          <span className="mr-auto">
+            {set.countedBy === 'clock' ? t`Counted by the clock` : t`Count confirmed`}
+          </span>
+          {set.countedBy === 'clock' && (
+            <Button does="watched" onClick={() => act({ do: 'confirm-reps' })}>
+              {t`I watched: right`}
+            </Button>
+          )}
+        </p>
+      )}
+      {aerobic && <HeartRate set={set} intensity={plan.exercises[set.exerciseIndex]?.intensity} act={act} />}
+      {ended && (
+        <Scale
+          label={`${translate(scale.asked)}, ${name}`}
+          keys={translate(scale.keys)}
+          steps={scale.said}
+          value={set.effort === null ? null : scale.toSaid(set.effort)}
+          onChange={noteEffort}
+        />
+      )}
+      {ended && (
+        <Scale
+          label={t`Joint pain, ${name}`}
+          keys={ACTIONS.pain.written}
+          value={set.jointPain}
+          onChange={notePain}
+        />
+      )}
+    </div>
+  );
+});
+
+/** The key that chooses a minute of the work. */
+const minuteLabel = (moment: HeartRateMoment): string =>
+  moment === 'end' ? t`For the end` : t`For minute ${moment.slice('minute-'.length)}`;
+
+/** Heart rate of aerobic work, at minutes 5 and 15, at the end, and at any other minute. */
+function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensity | undefined; act: Act }) {
+  const last = set.heartRates.at(-1);
+  const against = last ? heartRateWords(intensity, last.beatsPerMinute) : null;
+  const { typed, empty, field, send } = useFields(
+    { beats: '' },
+    null,
+    reads(({ beats }) => bySchema(beatsPerMinuteSchema, toNumber(beats), () => 'beats')),
+  );
+  const nowMs = useNow(10_000);
+  const noted = set.heartRates.map(({ moment }) => moment);
+  const minute = minuteInHand((set.endedAtMs ?? nowMs) - set.startedAtMs, noted);
+  // A spell that has ended by itself is still asked for minute 5 first.
+  const [chosen, setChosen] = useState<HeartRateMoment | null>(null);
+  const moment = chosen ?? (set.endedAtMs === null || !noted.includes('minute-5') ? minute : 'end');
+  const { error, ...beats } = field('beats');
+  return (
+    <form
+      className="flex flex-wrap items-center gap-2 text-[15px]"
+      {...send((beatsPerMinute) => {
+        act({ do: 'note-heart-rate', moment, beatsPerMinute });
+        empty();
+        setChosen(null);
+      })}
+    >
+      <label className="flex items-center gap-2">
+        <Trans>
+          Heart rate {translate(momentWords(moment))}
+          <NumberInput
+            kind="whole"
+            {...beats}
+            className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
+          />
+        </Trans>
+      </label>
+      <Button type="submit" disabled={typed.beats.trim() === ''}>
+        {t`Note`}
+      </Button>
+      {set.endedAtMs !== null && (
+        <Button onClick={() => setChosen(moment === 'end' ? minute : 'end')}>
+          {moment === 'end' ? minuteLabel(minute) : t`For the end`}
+        </Button>
+      )}
+      {error && <FieldError>{error}</FieldError>}
+      {set.heartRates.map(({ moment: when, beatsPerMinute }) => (
+        <span key={`${when} ${beatsPerMinute}`} className="figures text-[14px] text-quiet">
+          {beatsPerMinute} {translate(momentWords(when))}
+        </span>
+      ))}
+      {against && <span className="notched w-full py-1">{translate(against)}</span>}
+    </form>
+  );
+}
