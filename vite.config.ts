@@ -1,6 +1,7 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
+import { directImports } from './scripts/direct-imports.ts';
 import { fewFiles } from './scripts/few-files.ts';
 import { linguiMacros } from './scripts/lingui-macros.ts';
 import { offline } from './scripts/offline-plugin.ts';
@@ -49,7 +50,16 @@ export default defineConfig(({ isSsrBuild }) => ({
   root: isSsrBuild ? '.' : 'web',
   plugins: isSsrBuild
     ? []
-    : [linguiMacros(), react(), tailwindcss(), fontsFirst(), stylesAsFiles(), files.plugin, offline()],
+    : [
+        directImports(),
+        linguiMacros(),
+        react(),
+        tailwindcss(),
+        fontsFirst(),
+        stylesAsFiles(),
+        files.plugin,
+        offline(),
+      ],
   resolve: isSsrBuild
     ? {}
     : { alias: { 'react-style-singleton': `${import.meta.dirname}/web/parts/paper/style-singleton.ts` } },
@@ -83,5 +93,6 @@ export default defineConfig(({ isSsrBuild }) => ({
           },
         },
       },
+  worker: { plugins: () => [directImports()] },
   server: { proxy: { '/api': `http://127.0.0.1:${apiPort}` } },
 }));

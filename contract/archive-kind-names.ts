@@ -1,4 +1,4 @@
-import { type Message, msg } from '#core/message/message';
+import { type Message, msg } from '#core/message';
 import type { ArchiveKind } from './archive-rows';
 
 /** What a kind of row is called on screen. */

@@ -1,31 +1,32 @@
 import { z } from 'zod';
-import { coursePlanChoiceSchema, coursePlanStateSchema } from '#core/course/course-plan';
-import { ladderAnswersSchema } from '#core/course/ladder';
-import { derivedSchema } from '#core/derivation/derived-schema';
-import { msg } from '#core/message/message';
-import { textSchema } from '#core/message/message-schema';
-import { pulseMethodSchema, pulseSiteSchema } from '#core/occlusion-pressure/methods';
-import { shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
-import { readingSchoolSchema, trialSchema } from '#core/occlusion-pressure/trial';
-import { comparisonWishSchema } from '#core/outcomes/comparison';
-import { measureSchema } from '#core/outcomes/measure';
-import { reportSchema } from '#core/outcomes/report';
-import { takenSchema } from '#core/outcomes/taken';
-import { isPlan } from '#core/plan/versions/plan-schema';
-import { readSessionChoice } from '#core/plan/versions/read-plan';
-import { exerciseSchema, ladderRungSchema } from '#core/protocol/exercise';
-import { limbSchema, positionSchema } from '#core/quantity/limb';
-import { RULE_IDS } from '#core/rules/catalogue';
-import { bloodPressureSchema } from '#core/screening/blood-pressure';
-import { clearanceSchema, clearanceSubjectSchema } from '#core/screening/clearance';
-import { conditionDetailSchema } from '#core/screening/condition';
-import { consentSchema } from '#core/screening/consent';
-import { dayCheckSchema } from '#core/screening/day-check';
-import { itemIdSchema } from '#core/screening/items';
-import { itemPlaceSchema, procedureSchema } from '#core/screening/screening';
-import { sessionEventSchema } from '#core/session/events';
-import { heavyWorkChoiceSchema } from '#core/strength/heavy-work';
-import { sideSchema } from '#core/strength/side';
+import { coursePlanChoiceSchema, coursePlanStateSchema, ladderAnswersSchema } from '#core/course';
+import { derivedSchema } from '#core/derivation';
+import { msg, textSchema } from '#core/message';
+import {
+  pulseMethodSchema,
+  pulseSiteSchema,
+  readingSchoolSchema,
+  shelfLifeSchema,
+  trialSchema,
+} from '#core/occlusion-pressure';
+import { comparisonWishSchema, measureSchema, reportSchema, takenSchema } from '#core/outcomes';
+import { isPlan, readSessionChoice } from '#core/plan';
+import { exerciseSchema, ladderRungSchema } from '#core/protocol';
+import { limbSchema, positionSchema } from '#core/quantity';
+import { RULE_IDS } from '#core/rules';
+import {
+  bloodPressureSchema,
+  clearanceSchema,
+  clearanceSubjectSchema,
+  conditionDetailSchema,
+  consentSchema,
+  dayCheckSchema,
+  itemIdSchema,
+  itemPlaceSchema,
+  procedureSchema,
+} from '#core/screening';
+import { sessionEventSchema } from '#core/session';
+import { heavyWorkChoiceSchema, sideSchema } from '#core/strength';
 import { aboutSchema, NOTHING_KNOWN } from './client';
 import { RETRACTABLE } from './corrections';
 import { kitItemSchema, practiceSettingsSchema, roleSchema } from './practice';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Text } from '#core/message/message';
+import type { Text } from '#core/message';
 import { ARCHIVE_KINDS, ARCHIVE_ROWS, type ArchiveKind } from './archive-rows';
 
 export const ARCHIVE_FORMAT = 'nervato-archive';

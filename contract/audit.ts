@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Message } from '#core/message/message';
+import type { Message } from '#core/message';
 
 /** What is about coming in and looking: entries of this installation, which go with no archive and are no work on a record. */
 export const ABOUT_ACCESS = [

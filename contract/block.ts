@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { blockSchema } from '#core/course/block';
+import { blockSchema } from '#core/course';
 import { overrideReasonSchema } from './prescription';
 
 /** A block to keep. A new one takes the place of the one before. */

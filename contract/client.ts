@@ -1,10 +1,9 @@
 import { z } from 'zod';
-import type { Turn } from '#core/course/turn';
-import { type Message, msg, type Text } from '#core/message/message';
-import { shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
-import { limbSchema } from '#core/quantity/limb';
-import type { ClientFacts } from '#core/record/facts';
-import type { Link } from '#core/record/link';
+import type { Turn } from '#core/course';
+import { type Message, msg, type Text } from '#core/message';
+import { shelfLifeSchema } from '#core/occlusion-pressure';
+import { limbSchema } from '#core/quantity';
+import type { ClientFacts, Link } from '#core/record';
 
 export const newClientSchema = z.object({
   name: z.string().trim().min(1, msg('Give the person a name.')).max(80, msg('At most 80 characters.')),

@@ -1,13 +1,11 @@
 import { z } from 'zod';
-import type { Counted } from '#core/cuff/mark-words';
-import { type Message, msg } from '#core/message/message';
-import type { ExerciseId } from '#core/protocol/exercises';
-import type { Limb, Position } from '#core/quantity/limb';
-import type { LinkId } from '#core/record/link';
-import type { ClearanceSubject } from '#core/screening/clearance';
-import type { Consent } from '#core/screening/consent';
-import type { ItemId } from '#core/screening/items';
-import type { Side } from '#core/strength/side';
+import type { Counted } from '#core/cuff';
+import { type Message, msg } from '#core/message';
+import type { ExerciseId } from '#core/protocol';
+import type { Limb, Position } from '#core/quantity';
+import type { LinkId } from '#core/record';
+import type { ClearanceSubject, Consent, ItemId } from '#core/screening';
+import type { Side } from '#core/strength';
 import { aboutSchema, type ClientRecord } from './client';
 
 /** What can be retracted, by kind. Outcomes have a withdrawal of their own; plans and blocks have a next version. */

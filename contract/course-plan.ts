@@ -1,10 +1,9 @@
 import { z } from 'zod';
-import { coursePlanChoiceSchema, coursePlanStateSchema } from '#core/course/course-plan';
-import { ladderAnswersSchema } from '#core/course/ladder';
-import { msg } from '#core/message/message';
-import { ladderRungSchema } from '#core/protocol/exercise';
-import { limbSchema } from '#core/quantity/limb';
-import { heavyWorkChoiceSchema } from '#core/strength/heavy-work';
+import { coursePlanChoiceSchema, coursePlanStateSchema, ladderAnswersSchema } from '#core/course';
+import { msg } from '#core/message';
+import { ladderRungSchema } from '#core/protocol';
+import { limbSchema } from '#core/quantity';
+import { heavyWorkChoiceSchema } from '#core/strength';
 import { overrideReasonSchema } from './prescription';
 
 /** What is changed about a plan; what is left out stays. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { limbSchema, positionSchema } from '#core/quantity/limb';
+import { limbSchema, positionSchema } from '#core/quantity';
 
 const pressure = z.number().min(0).max(400);
 

@@ -1,4 +1,4 @@
-import type { SessionEvent } from '#core/session/events';
+import type { SessionEvent } from '#core/session';
 import type { ClientSummary } from './client';
 
 /**

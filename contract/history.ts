@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { limbSchema, positionSchema } from '#core/quantity/limb';
-import { sideSchema } from '#core/strength/side';
+import { limbSchema, positionSchema } from '#core/quantity';
+import { sideSchema } from '#core/strength';
 
 /** A page of what came before a moment; the newest without one. */
 export const beforeSchema = z.object({

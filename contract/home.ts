@@ -1,10 +1,8 @@
 import { z } from 'zod';
-import { msg, type Text } from '#core/message/message';
-import type { Plan } from '#core/plan/plan';
-import { type DaySign, dayCheckSchema } from '#core/screening/day-check';
-import type { EffortIn } from '#core/session/effort';
-import { followUpSchema, sessionEventSchema } from '#core/session/events';
-import { signIdSchema } from '#core/session/signs';
+import { msg, type Text } from '#core/message';
+import type { Plan } from '#core/plan';
+import { type DaySign, dayCheckSchema } from '#core/screening';
+import { type EffortIn, followUpSchema, sessionEventSchema, signIdSchema } from '#core/session';
 import type { Writing } from './writing';
 
 /** Weeks a link may be good for. */

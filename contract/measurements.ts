@@ -1,17 +1,17 @@
 import { z } from 'zod';
-import type { tightnessSchema } from '#core/cuff/tightness';
-import { msg } from '#core/message/message';
-import { pulseMethodSchema, pulseSiteSchema } from '#core/occlusion-pressure/methods';
-import { quickCheckSchema } from '#core/occlusion-pressure/quick-check';
-import { readingSchoolSchema, trialSchema } from '#core/occlusion-pressure/trial';
-import { limbSchema, positionSchema } from '#core/quantity/limb';
-import { RULES } from '#core/rules/catalogue';
-import type { clearanceSchema } from '#core/screening/clearance';
-import type { consentSchema } from '#core/screening/consent';
-import type { dayCheckSchema } from '#core/screening/day-check';
-import type { screeningAnswersSchema } from '#core/screening/screening';
-import { strengthTestSchema } from '#core/strength/one-rep-max';
-import { sideSchema } from '#core/strength/side';
+import type { tightnessSchema } from '#core/cuff';
+import { msg } from '#core/message';
+import {
+  pulseMethodSchema,
+  pulseSiteSchema,
+  quickCheckSchema,
+  readingSchoolSchema,
+  trialSchema,
+} from '#core/occlusion-pressure';
+import { limbSchema, positionSchema } from '#core/quantity';
+import { RULES } from '#core/rules';
+import type { clearanceSchema, consentSchema, dayCheckSchema, screeningAnswersSchema } from '#core/screening';
+import { sideSchema, strengthTestSchema } from '#core/strength';
 
 export type NewScreening = z.input<typeof screeningAnswersSchema>;
 export type NewClearance = z.infer<typeof clearanceSchema>;

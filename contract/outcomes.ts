@@ -1,15 +1,21 @@
 import { z } from 'zod';
-import { msg } from '#core/message/message';
-import type { LoggedSession } from '#core/outcomes/add-up';
-import type { KeptBlock } from '#core/outcomes/by-block';
-import { type Comparison, comparisonWishSchema } from '#core/outcomes/comparison';
-import { type MeasureId, measureIdSchema } from '#core/outcomes/measures';
-import { type Report, reportSchema } from '#core/outcomes/report';
-import type { FirstAndLast } from '#core/outcomes/responders';
-import type { TestedOnce } from '#core/outcomes/series';
-import type { Tally } from '#core/outcomes/surveillance';
-import { type Taken, takenSchema } from '#core/outcomes/taken';
-import type { loadByHour, PersonsWeek } from '#core/record/needs';
+import { msg } from '#core/message';
+import {
+  type Comparison,
+  comparisonWishSchema,
+  type FirstAndLast,
+  type KeptBlock,
+  type LoggedSession,
+  type MeasureId,
+  measureIdSchema,
+  type Report,
+  reportSchema,
+  type Taken,
+  type Tally,
+  type TestedOnce,
+  takenSchema,
+} from '#core/outcomes';
+import type { loadByHour, PersonsWeek } from '#core/record';
 import type { Writing } from './writing';
 
 /** A measure to keep, with when it was taken (rule OUT-1). */

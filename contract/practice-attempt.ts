@@ -1,10 +1,8 @@
 import { z } from 'zod';
-import type { Agreement } from '#core/learning/agreement';
-import { type PracticeWish, TRAPS } from '#core/learning/practice-case';
-import { SESSION_ACTIONS } from '#core/learning/session-run';
-import { msg } from '#core/message/message';
-import { pulseMethodSchema } from '#core/occlusion-pressure/methods';
-import { limbKindSchema } from '#core/quantity/limb';
+import { type Agreement, type PracticeWish, SESSION_ACTIONS, TRAPS } from '#core/learning';
+import { msg } from '#core/message';
+import { pulseMethodSchema } from '#core/occlusion-pressure';
+import { limbKindSchema } from '#core/quantity';
 
 const seed = z.number().int().min(0).max(4_294_967_295);
 const elapsedMs = z.number().int().min(0).max(3_600_000);

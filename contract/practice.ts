@@ -1,20 +1,17 @@
 import { z } from 'zod';
-import { ROLES, type Role } from '#core/access/permissions';
-import { cuffSchema } from '#core/cuff/cuff';
-import { pumpSchema } from '#core/kit/pump';
-import { strapSchema } from '#core/kit/strap';
-import { weightKitSchema } from '#core/load/weight-kit';
-import { msg } from '#core/message/message';
-import { measureSchema } from '#core/outcomes/measure';
-import { type MeasureBook, measureIdSchema } from '#core/outcomes/measures';
-import { sessionChoiceSchema } from '#core/plan/choices';
-import { CEILING_MMHG } from '#core/pressure/arbitrary';
-import { type Exercise, exerciseSchema } from '#core/protocol/exercise';
-import { schoolIdSchema } from '#core/protocol/schools';
-import { RULES } from '#core/rules/catalogue';
-import { stricterSchema } from '#core/screening/items';
-import { EFFORT_IN } from '#core/session/effort';
-import { DATE_ORDER_IDS } from '#core/table/day';
+import { ROLES, type Role } from '#core/access';
+import { cuffSchema } from '#core/cuff';
+import { pumpSchema, strapSchema } from '#core/kit';
+import { weightKitSchema } from '#core/load';
+import { msg } from '#core/message';
+import { type MeasureBook, measureIdSchema, measureSchema } from '#core/outcomes';
+import { sessionChoiceSchema } from '#core/plan';
+import { CEILING_MMHG } from '#core/pressure';
+import { type Exercise, exerciseSchema, schoolIdSchema } from '#core/protocol';
+import { RULES } from '#core/rules';
+import { stricterSchema } from '#core/screening';
+import { EFFORT_IN } from '#core/session';
+import { DATE_ORDER_IDS } from '#core/table';
 
 export const roleSchema = z.enum(ROLES);
 

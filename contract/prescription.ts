@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { coursePlanChoiceSchema } from '#core/course/course-plan';
-import { msg } from '#core/message/message';
-import { sessionChoiceSchema } from '#core/plan/choices';
+import { coursePlanChoiceSchema } from '#core/course';
+import { msg } from '#core/message';
+import { sessionChoiceSchema } from '#core/plan';
 
 /** Why a clinician passes the guards; required when there are any. */
 export const overrideReasonSchema = z.string().trim().max(400, msg('At most 400 characters.')).optional();

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { messageSchema } from '#core/message/message-schema';
+import { messageSchema } from '#core/message';
 
 /**
  * What the server answers when it refuses: RFC 9457 problem details. `title` and `detail` are English for programs and logs; `says`

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import { messageOf } from '#core/message/issue';
+import { messageOf } from '#core/message';
 import { inEnglish } from '#language/render';
 import './schema-words';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Message, msg } from '#core/message/message';
+import { type Message, msg } from '#core/message';
 
 const BOUND = { minimum: 0, maximum: 0 };
 

@@ -1,9 +1,7 @@
 import { z } from 'zod';
-import { msg } from '#core/message/message';
-import { lighterSchema } from '#core/plan/lighter-schema';
-import type { Plan } from '#core/plan/plan';
-import { enteredSessionSchema } from '#core/session/entered';
-import { type SessionEvent, sessionEventSchema } from '#core/session/events';
+import { msg } from '#core/message';
+import { lighterSchema, type Plan } from '#core/plan';
+import { enteredSessionSchema, type SessionEvent, sessionEventSchema } from '#core/session';
 import { overrideReasonSchema } from './prescription';
 
 /** A session to open; the id is made by the client so that opening twice opens once. */

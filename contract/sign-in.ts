@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { ROLES, type Role } from '#core/access/permissions';
-import { msg } from '#core/message/message';
-import { isoDaySchema } from '#core/quantity/days';
+import { ROLES, type Role } from '#core/access';
+import { msg } from '#core/message';
+import { isoDaySchema } from '#core/quantity';
 import type { Practitioner } from './practice';
 
 /** What goes with a passphrase: the code a second device shows, where an account asks for one. */

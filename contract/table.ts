@@ -1,11 +1,10 @@
 import { z } from 'zod';
-import type { Message } from '#core/message/message';
-import { pulseMethodSchema } from '#core/occlusion-pressure/methods';
-import { measureIdSchema } from '#core/outcomes/measures';
-import { isoDaySchema } from '#core/quantity/days';
-import { limbSchema, positionSchema } from '#core/quantity/limb';
-import { sideSchema } from '#core/strength/side';
-import type { TableKind } from '#core/table/tables';
+import type { Message } from '#core/message';
+import { pulseMethodSchema } from '#core/occlusion-pressure';
+import { measureIdSchema } from '#core/outcomes';
+import { isoDaySchema, limbSchema, positionSchema } from '#core/quantity';
+import { sideSchema } from '#core/strength';
+import type { TableKind } from '#core/table';
 
 const person = z.string().trim().min(1).max(80);
 const text = (most: number) => z.string().trim().max(most).nullable();

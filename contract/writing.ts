@@ -1,4 +1,4 @@
-import type { DisplayUnits } from '#core/quantity/units';
+import type { DisplayUnits } from '#core/quantity';
 import type { PracticeSettings } from './practice';
 
 /** How the practice writes: its units, and the order of its dates. */

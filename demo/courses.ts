@@ -1,7 +1,7 @@
-import type { MeasureId } from '#core/outcomes/measures';
-import type { GoalId } from '#core/plan/goals';
-import type { Limb } from '#core/quantity/limb';
-import type { SignId } from '#core/session/signs';
+import type { MeasureId } from '#core/outcomes';
+import type { GoalId } from '#core/plan';
+import type { Limb } from '#core/quantity';
+import type { SignId } from '#core/session';
 
 /**
  * Months of training of one person, played day by day by the trainee model: who they are, what they train, and how they take it.

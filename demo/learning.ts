@@ -1,6 +1,6 @@
 import type { NewPracticeAttempt } from '#contract/practice-attempt';
-import { limbUnderTraps, makePracticeCase, type PracticeWish } from '#core/learning/practice-case';
-import { CAREFUL, simulateTrial } from '#core/simulation/operator';
+import { limbUnderTraps, makePracticeCase, type PracticeWish } from '#core/learning';
+import { CAREFUL, simulateTrial } from '#core/simulation';
 
 const LIMBS: (PracticeWish & { seed: number })[] = [
   { seed: 811, method: 'doppler', limbs: 'any' },

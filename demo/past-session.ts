@@ -1,9 +1,8 @@
 import { v5 as uuidFrom } from 'uuid';
-import { cuffedLimbs, type Plan, plannedMmHg } from '#core/plan/plan';
-import { setMs } from '#core/protocol/pace';
-import { pacedReps } from '#core/protocol/set-work';
-import type { Recommendation } from '#core/review/review';
-import type { EventBody, SessionEvent } from '#core/session/events';
+import { cuffedLimbs, type Plan, plannedMmHg } from '#core/plan';
+import { pacedReps, setMs } from '#core/protocol';
+import type { Recommendation } from '#core/review';
+import type { EventBody, SessionEvent } from '#core/session';
 
 const NEXT_TOUCH_MS = 4_000;
 

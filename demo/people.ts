@@ -9,16 +9,13 @@ import type {
   NewStrengthTest,
   NewTightness,
 } from '#contract/measurements';
-import type { BlockWish } from '#core/course/block';
-import type { CoursePlanChoice } from '#core/course/course-plan';
-import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
-import type { Taken } from '#core/outcomes/taken';
-import type { GoalId } from '#core/plan/goals';
-import type { PlannedAdjunct } from '#core/protocol/adjunct';
-import type { Intensity } from '#core/protocol/intensity';
-import type { TempoId } from '#core/protocol/tempo';
-import type { Limb } from '#core/quantity/limb';
-import type { HeavyWorkChoice } from '#core/strength/heavy-work';
+import type { BlockWish, CoursePlanChoice } from '#core/course';
+import type { ShelfLife } from '#core/occlusion-pressure';
+import type { Taken } from '#core/outcomes';
+import type { GoalId } from '#core/plan';
+import type { Intensity, PlannedAdjunct, TempoId } from '#core/protocol';
+import type { Limb } from '#core/quantity';
+import type { HeavyWorkChoice } from '#core/strength';
 
 /** What a demo prescription asks of the draft. */
 export type PrescribeWish = {

@@ -1,8 +1,7 @@
 import type { OwnMeasure, PracticeSettings, Practitioner } from '#contract/practice';
-import type { Cuff } from '#core/cuff/cuff';
-import type { Pump } from '#core/kit/pump';
-import type { Strap } from '#core/kit/strap';
-import type { WeightKit } from '#core/load/weight-kit';
+import type { Cuff } from '#core/cuff';
+import type { Pump, Strap } from '#core/kit';
+import type { WeightKit } from '#core/load';
 
 // Tidewater Lane is an invented practice in an invented harbour town. No person in it exists.
 

@@ -1,10 +1,8 @@
-import type { WeightKit } from '#core/load/weight-kit';
-import type { Plan } from '#core/plan/plan';
-import type { ClientFacts, PrescriptionFact } from '#core/record/facts';
-import { reviewSession } from '#core/record/session-review';
-import type { Reviewed } from '#core/review/reviewed';
-import { summaryOf } from '#core/review/summary';
-import type { SessionState } from '#core/session/state';
+import type { WeightKit } from '#core/load';
+import type { Plan } from '#core/plan';
+import { type ClientFacts, type PrescriptionFact, reviewSession } from '#core/record';
+import { type Reviewed, summaryOf } from '#core/review';
+import type { SessionState } from '#core/session';
 
 /** Reviews of the sessions of the demonstration, as the server works them out: beside the session before of the same plan. */
 export class Reviews {

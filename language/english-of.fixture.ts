@@ -1,4 +1,4 @@
-import { isMessage, type Message } from '#core/message/message';
+import { isMessage, type Message } from '#core/message';
 import { inEnglish } from './render';
 
 /** A value with its messages as English text, however deep. */

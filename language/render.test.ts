@@ -1,6 +1,6 @@
 import { setupI18n } from '@lingui/core';
 import { describe, expect, it } from 'vitest';
-import { capital, length, list, mass, msg, only, sentences } from '#core/message/message';
+import { capital, length, list, mass, msg, only, sentences } from '#core/message';
 import { compileOnce, ENGLISH, inEnglish, render, type Speaker } from './render';
 
 const german = setupI18n({

@@ -1,7 +1,7 @@
 import { setupI18n } from '@lingui/core';
 import { compileMessage } from '@lingui/message-utils/compileMessage';
-import { isMessage, type Joint, type Message, type Text, type Value } from '#core/message/message';
-import { type DisplayUnits, lengthIn, massIn } from '#core/quantity/units';
+import { isMessage, type Joint, type Message, type Text, type Value } from '#core/message';
+import { type DisplayUnits, lengthIn, massIn } from '#core/quantity';
 
 /** Who turns messages into text: the language, what is in it for each English template, and how the practice writes. */
 export type Speaker = {

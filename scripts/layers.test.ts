@@ -115,6 +115,21 @@ describe('folders are imported in one direction', () => {
   });
 });
 
+it('core reads its own files, and all others its faces: an index of a folder names what it is for', () => {
+  const faces = arrows.filter(
+    ([from, to]) => from.startsWith('core/') && to.endsWith('/index.ts') && !from.endsWith('/index.ts'),
+  );
+  expect(faces).toEqual([]);
+  // No other way leads in: `imports` of package.json knows the faces, and what tests are made of.
+  const { imports: ways } = JSON.parse(readFileSync(join(ROOT, 'package.json'), 'utf8')) as {
+    imports: object;
+  };
+  expect(Object.entries(ways).filter(([name]) => name.startsWith('#core'))).toEqual([
+    ['#core/*.fixture', './core/*.fixture.ts'],
+    ['#core/*', './core/*/index.ts'],
+  ]);
+});
+
 it('folders of the interface are seen at a glance', () => {
   const many = new Map<string, number>();
   for (const file of listed.map(short))

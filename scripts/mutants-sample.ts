@@ -3,7 +3,7 @@ import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'nod
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { Instrumenter } from '@stryker-mutator/instrumenter';
-import { seededRandom } from '#core/simulation/random';
+import { seededRandom } from '#core/simulation';
 import { ROOT } from './sources.mjs';
 
 // `npm run mutants:sample [-- --seed 7 --count 300]`: changes the code in places drawn by lot, and says which changes no test

@@ -1,8 +1,8 @@
 import type { NewBlock } from '#contract/block';
 import type { ClientRecord } from '#contract/client';
-import { placeBlock } from '#core/course/place-block';
-import { isoOf } from '#core/quantity/days';
-import { blockPlansOf } from '#core/record/block-in-force';
+import { placeBlock } from '#core/course';
+import { isoOf } from '#core/quantity';
+import { blockPlansOf } from '#core/record';
 import { DAY_MS } from './api.fixture';
 
 /** Twice a week from the day it is, for four weeks, of the first plan. */

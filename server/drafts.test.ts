@@ -1,12 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
-import { type DraftWish, draftSession } from '#core/plan/draft-session';
-import { GOALS, type GoalId } from '#core/plan/goals';
-import { rungSchema } from '#core/protocol/exercise';
-import { SCHOOLS, type SchoolId } from '#core/protocol/schools';
-import type { Limb } from '#core/quantity/limb';
-import { basisOf } from '#core/record/basis';
+import { type DraftWish, draftSession, GOALS, type GoalId } from '#core/plan';
+import { rungSchema, SCHOOLS, type SchoolId } from '#core/protocol';
+import type { Limb } from '#core/quantity';
+import { basisOf } from '#core/record';
 import { type Api, CLEAR, DAY_MS, NEW_PLAN, NOON_MS, startApi, TRIAL } from './api.fixture';
 import { clearance } from './forbidden.fixture';
 

@@ -2,7 +2,7 @@ import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { createMiddleware } from 'hono/factory';
 import { secureHeaders } from 'hono/secure-headers';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import type { Env } from './context';
 import { answerProblem, Problem } from './problem';
 import { isStorable } from './storable';

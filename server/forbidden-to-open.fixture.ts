@@ -1,8 +1,8 @@
 import { v4 as newId } from 'uuid';
 import type { NewClearance } from '#contract/measurements';
-import type { RuleId } from '#core/rules/catalogue';
-import { DAY_SIGNS, daySignSchema } from '#core/screening/day-check';
-import { SIGNS, signIdSchema } from '#core/session/signs';
+import type { RuleId } from '#core/rules';
+import { DAY_SIGNS, daySignSchema } from '#core/screening';
+import { SIGNS, signIdSchema } from '#core/session';
 import {
   AGREED,
   type Api,

@@ -2,9 +2,9 @@ import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
 import type { PracticeView } from '#contract/practice';
 import type { NewPrescription } from '#contract/prescription';
-import type { ExerciseChoice, LoadChoice } from '#core/plan/choices';
+import type { ExerciseChoice, LoadChoice } from '#core/plan';
 import { testExercise } from '#core/plan/plan.fixture';
-import type { RuleId } from '#core/rules/catalogue';
+import type { RuleId } from '#core/rules';
 import { type Api, CLEAR, FIT, prescriptionFor } from './api.fixture';
 
 /** A person with every link good, a signed plan and a check of today. */

@@ -3,12 +3,10 @@ import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
 import type { KitItem, PracticeView } from '#contract/practice';
 import type { SessionView } from '#contract/session';
-import { reviewSession } from '#core/record/session-review';
-import type { Change } from '#core/review/change';
-import { SCREEN_ITEMS } from '#core/screening/items';
-import { ITEM_IDS } from '#core/screening/screening';
-import { fold } from '#core/session/fold';
-import { mergeLogs } from '#core/session/log';
+import { reviewSession } from '#core/record';
+import type { Change } from '#core/review';
+import { ITEM_IDS, SCREEN_ITEMS } from '#core/screening';
+import { fold, mergeLogs } from '#core/session';
 import { logOf, START_MS } from '#core/session/session.fixture';
 import {
   type Api,

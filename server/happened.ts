@@ -1,5 +1,5 @@
-import { msg } from '#core/message/message';
-import { RULES, type RuleId } from '#core/rules/catalogue';
+import { msg } from '#core/message';
+import { RULES, type RuleId } from '#core/rules';
 import { refusedField } from './problem';
 
 /**

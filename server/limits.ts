@@ -1,6 +1,6 @@
 import type { Context } from 'hono';
 import { rateLimiter } from 'hono-rate-limiter';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import { addressOf } from './access/address';
 import type { Env } from './context';
 import { answerProblem, Problem } from './problem';

@@ -1,18 +1,21 @@
 import type { ClientRecord } from '#contract/client';
 import type { Kit } from '#contract/practice';
-import { hardFindings } from '#core/findings/finding';
-import { msg, sentences } from '#core/message/message';
-import { pastBounds } from '#core/plan/last-gate';
-import type { Lighter } from '#core/plan/lighter-schema';
-import { agoWords } from '#core/record/age-words';
-import { setsShareNow } from '#core/record/block-in-force';
-import { linksThatHold } from '#core/record/chain';
-import { sessionToAskAbout } from '#core/record/day-after';
-import type { ClientFacts, PrescriptionFact } from '#core/record/facts';
-import { dayCheckInForce } from '#core/record/in-force';
-import { hasPressure, planForToday } from '#core/record/plan-for-today';
-import { whyNotInForce } from '#core/record/plans-in-force';
-import { recheck } from '#core/record/recheck';
+import { hardFindings } from '#core/findings';
+import { msg, sentences } from '#core/message';
+import { type Lighter, pastBounds } from '#core/plan';
+import {
+  agoWords,
+  type ClientFacts,
+  dayCheckInForce,
+  hasPressure,
+  linksThatHold,
+  type PrescriptionFact,
+  planForToday,
+  recheck,
+  sessionToAskAbout,
+  setsShareNow,
+  whyNotInForce,
+} from '#core/record';
 import { Problem, refusedByRules, refusedField } from './problem';
 
 /**

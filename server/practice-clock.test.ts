@@ -1,10 +1,8 @@
 import { expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
-import { answeredInForce } from '#core/record/in-force';
-import type { SessionEvent } from '#core/session/events';
-import { fold } from '#core/session/fold';
-import { mergeLogs } from '#core/session/log';
+import { answeredInForce } from '#core/record';
+import { fold, mergeLogs, type SessionEvent } from '#core/session';
 import { logOf } from '#core/session/session.fixture';
 import {
   CLEAR,

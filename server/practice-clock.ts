@@ -1,5 +1,5 @@
 import type { MikroORM } from '@mikro-orm/libsql';
-import { MS_PER_HOUR, MS_PER_SECOND } from '#core/quantity/units';
+import { MS_PER_HOUR, MS_PER_SECOND } from '#core/quantity';
 import { inTransaction, type Prepare, withStatements } from './db/sqlite';
 import { putTimesRight } from './db/times';
 

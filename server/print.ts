@@ -4,7 +4,7 @@ import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import { Problem } from './problem';
 
 const run = promisify(execFile);

@@ -2,10 +2,9 @@ import type { Context } from 'hono';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
 import type { z } from 'zod';
 import type { ProblemBody } from '#contract/problem';
-import type { Finding } from '#core/findings/finding';
-import { messageOf } from '#core/message/issue';
-import { type Message, msg, sentences } from '#core/message/message';
-import type { RuleId } from '#core/rules/catalogue';
+import type { Finding } from '#core/findings';
+import { type Message, messageOf, msg, sentences } from '#core/message';
+import type { RuleId } from '#core/rules';
 import { inEnglish } from '#language/render';
 
 type FieldError = ProblemBody['errors'][number];

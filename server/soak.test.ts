@@ -2,16 +2,20 @@ import { v5 as idFrom, v4 as newId } from 'uuid';
 import { expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
-import { doseOf } from '#core/plan/dose';
-import type { Plan } from '#core/plan/plan';
-import { limbClocks, restLeftMs } from '#core/session/clocks';
-import { dueEvents } from '#core/session/decide/owed';
-import type { EventBody, SessionEvent } from '#core/session/events';
-import { liveTimeline } from '#core/session/live-timeline';
-import { nextStep } from '#core/session/next-step';
+import { doseOf, type Plan } from '#core/plan';
+import {
+  dueEvents,
+  type EventBody,
+  limbClocks,
+  liveTimeline,
+  nextStep,
+  openSet,
+  restLeftMs,
+  type SessionEvent,
+  type SessionState,
+} from '#core/session';
 import { foldAll as fold } from '#core/session/session.fixture';
-import { openSet, type SessionState } from '#core/session/state';
-import { type Random, seededRandom } from '#core/simulation/random';
+import { type Random, seededRandom } from '#core/simulation';
 import {
   type Api,
   exerciseFor,

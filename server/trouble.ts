@@ -1,4 +1,4 @@
-import { type Message, msg } from '#core/message/message';
+import { type Message, msg } from '#core/message';
 import { Problem } from './problem';
 
 /** What the driver calls trouble that is not of the request, what to say of it, and after how many seconds to try again. */

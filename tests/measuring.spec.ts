@@ -1,5 +1,4 @@
-import { makeLimb } from '#core/simulation/limb';
-import { seedOf } from '#core/simulation/random';
+import { makeLimb, seedOf } from '#core/simulation';
 import { choose, chooseLink, expect, openPerson, pressKey, test, withOwnServer } from './nervato';
 import { patientMs } from './patience';
 import { ProbeEar } from './probe-ear';

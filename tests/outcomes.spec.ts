@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { fold } from '#core/session/fold';
-import { readSessionFile } from '#core/session/session-file';
+import { fold, readSessionFile } from '#core/session';
 import { chooseLink, expect, inDemonstration, openPerson, pick, pressKey, test } from './nervato';
 import { Weeks } from './weeks';
 

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { isMessage } from '#core/message/message';
+import { isMessage } from '#core/message';
 
 /** Follows what people typed, as it comes to a page in answers of the server: every text that is no template of a message. */
 export function followTyped(page: Page): () => Promise<ReadonlySet<string>> {

@@ -1,7 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import type { ClientRecord } from '#contract/client';
-import { dayAt, weekdayOf } from '#core/quantity/days';
-import type { Limb } from '#core/quantity/limb';
+import { dayAt, type Limb, weekdayOf } from '#core/quantity';
 import { choose, chooseLink, expect, inDemonstration, openPerson, pick, pressKey } from './nervato';
 import { type DayLived, Weeks } from './weeks';
 

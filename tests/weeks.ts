@@ -3,19 +3,10 @@ import type { Page } from '@playwright/test';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import type { SessionView } from '#contract/session';
-import { compile } from '#core/plan/compile';
-import { cutSets } from '#core/plan/cut-sets';
-import { draftSession } from '#core/plan/draft-session';
-import type { GoalId } from '#core/plan/goals';
-import { dayAt, isoOf } from '#core/quantity/days';
-import type { Limb } from '#core/quantity/limb';
-import { basisOf } from '#core/record/basis';
-import { blockAsItStands, setsShareNow } from '#core/record/block-in-force';
-import { plansInForce } from '#core/record/plans-in-force';
-import { reviewSession } from '#core/record/session-review';
-import { amountDone } from '#core/session/entered';
-import { fold } from '#core/session/fold';
-import { mergeLogs } from '#core/session/log';
+import { compile, cutSets, draftSession, type GoalId } from '#core/plan';
+import { dayAt, isoOf, type Limb } from '#core/quantity';
+import { basisOf, blockAsItStands, plansInForce, reviewSession, setsShareNow } from '#core/record';
+import { amountDone, fold, mergeLogs } from '#core/session';
 
 const MS_PER_MINUTE = 60_000;
 

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import Database from 'libsql';
 import { v4 as newId } from 'uuid';
 import type { PeoplePage } from '#contract/client';
-import type { SessionEvent } from '#core/session/events';
+import type { SessionEvent } from '#core/session';
 import { DEMO_OWNER } from '#demo/practice';
 import { signInAt } from '#server/access/sign-in-at';
 import { startDemoServer } from './demo-server';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import type { PeoplePage } from '#contract/client';
-import { LIMBS } from '#core/quantity/limb';
+import { LIMBS } from '#core/quantity';
 import { DEMO_OWNER } from '#demo/practice';
 import { signInAt } from '#server/access/sign-in-at';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';

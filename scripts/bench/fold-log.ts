@@ -1,5 +1,5 @@
 import { testPlan } from '#core/plan/plan.fixture';
-import type { EventBody } from '#core/session/events';
+import type { EventBody } from '#core/session';
 import { foldAll as fold, logOf, WHOLE_SESSION } from '#core/session/session.fixture';
 import { percentiles, report } from './report';
 

@@ -1,10 +1,9 @@
 import { readdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import { boutsOf } from '#core/forecast/bouts';
-import { compile } from '#core/plan/compile';
-import { composeSession } from '#core/plan/compose';
+import { boutsOf } from '#core/forecast';
+import { compile, composeSession } from '#core/plan';
 import { testBasis, testExercise } from '#core/plan/plan.fixture';
-import { dayOf } from '#core/quantity/days';
+import { dayOf } from '#core/quantity';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
 import { percentiles, report } from './report';

@@ -1,6 +1,6 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import type { NewAccountFor } from '#contract/sign-in';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import type { Prepare } from '../db/sqlite';
 import { notFound } from '../problem';
 

@@ -1,6 +1,6 @@
-import { type Doer, mayDo } from '#core/access/permissions';
-import { type Finding, guardFindings, hardFindings } from '#core/findings/finding';
-import { msg } from '#core/message/message';
+import { type Doer, mayDo } from '#core/access';
+import { type Finding, guardFindings, hardFindings } from '#core/findings';
+import { msg } from '#core/message';
 import { Problem, refusedByRules } from '../problem';
 
 /**

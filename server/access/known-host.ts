@@ -1,6 +1,6 @@
 import { isIP } from 'node:net';
 import { createMiddleware } from 'hono/factory';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import type { Env } from '../context';
 import { Problem } from '../problem';
 import { READS } from './practitioner';

@@ -1,5 +1,5 @@
 import { hash, verify } from '@node-rs/argon2';
-import { type Message, msg } from '#core/message/message';
+import { type Message, msg } from '#core/message';
 import { sha256 } from '../sha256';
 import { COMMON } from './common-passphrases';
 

@@ -1,8 +1,8 @@
 import type { Context } from 'hono';
 import { createMiddleware } from 'hono/factory';
 import { PRACTITIONER_HEADER } from '#contract/header';
-import { mayDo, type Permission, whoMay } from '#core/access/permissions';
-import { msg } from '#core/message/message';
+import { mayDo, type Permission, whoMay } from '#core/access';
+import { msg } from '#core/message';
 import type { Env } from '../context';
 import { Problem } from '../problem';
 import { readKept } from './cookies';

@@ -1,4 +1,4 @@
-import type { Permission } from '#core/access/permissions';
+import type { Permission } from '#core/access';
 
 /** What a route asks of who calls it: a permission of theirs; a sign-in, locked or not; or nothing. */
 export type Asks = Permission | 'signed-in' | 'anyone';

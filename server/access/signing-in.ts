@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Context } from 'hono';
 import type { OnDevice, SignInBody } from '#contract/sign-in';
-import { msg } from '#core/message/message';
-import { initialsOf } from '#core/quantity/initials';
+import { msg } from '#core/message';
+import { initialsOf } from '#core/quantity';
 import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
 import { inTransaction, type Prepare, withStatements } from '../db/sqlite';

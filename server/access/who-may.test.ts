@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Doer, mayDo } from '#core/access/permissions';
+import { type Doer, mayDo } from '#core/access';
 import { type Api, startApi, type Who } from '../api.fixture';
 import { ROUTE_ASKS } from './route-permissions';
 import { IDLE_MS, LONGEST_MS } from './sign-ins';

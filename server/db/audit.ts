@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import type { AuditAction } from '#contract/audit';
-import { type Message, msg } from '#core/message/message';
+import { type Message, msg } from '#core/message';
 import { sha256 } from '../sha256';
 import type { Prepare } from './sqlite';
 

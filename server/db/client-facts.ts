@@ -2,15 +2,19 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import type { ClientRecord, ClientSummary, PeoplePage } from '#contract/client';
 import type { WeekView } from '#contract/outcomes';
 import { PAGE_OF_PEOPLE } from '#contract/pages';
-import { msg } from '#core/message/message';
-import type { Limb } from '#core/quantity/limb';
-import { MS_PER_DAY } from '#core/quantity/units';
-import { chainOf } from '#core/record/chain';
-import { cuffInForce, holdsInForce } from '#core/record/in-force';
-import { loadByHour, type PersonsWeek, personsWeek } from '#core/record/needs';
-import { plansInForce } from '#core/record/plans-in-force';
-import { testsDueLine } from '#core/record/tests-due';
-import { weekOff } from '#core/record/week-off';
+import { msg } from '#core/message';
+import { type Limb, MS_PER_DAY } from '#core/quantity';
+import {
+  chainOf,
+  cuffInForce,
+  holdsInForce,
+  loadByHour,
+  type PersonsWeek,
+  personsWeek,
+  plansInForce,
+  testsDueLine,
+  weekOff,
+} from '#core/record';
 import type { Lines } from '../live/lines';
 import { notFound, refusedField } from '../problem';
 import { type ClientRow, NAMED_BY_NOBODY, type Named, READ_AT_ONCE, readFacts } from './read-facts';

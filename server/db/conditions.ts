@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Condition, ConditionDetail, NewCondition } from '#core/screening/condition';
+import type { Condition, ConditionDetail, NewCondition } from '#core/screening';
 import type { Prepare } from './sqlite';
 
 /** Begins conditions; one that its cause has begun already stays as it is (rule SCR-1). */

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { RetractableKind } from '#contract/corrections';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import { notFound, Problem } from '../problem';
 import { writeAudit } from './audit';
 import { endConditionsOfScreening } from './conditions';

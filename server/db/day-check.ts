@@ -1,8 +1,6 @@
-import { msg } from '#core/message/message';
-import type { ClientFacts } from '#core/record/facts';
-import { holdsOfDayCheck } from '#core/record/holds';
-import { holdsInForce, needsBloodPressure } from '#core/record/in-force';
-import type { DayCheck } from '#core/screening/day-check';
+import { msg } from '#core/message';
+import { type ClientFacts, holdsInForce, holdsOfDayCheck, needsBloodPressure } from '#core/record';
+import type { DayCheck } from '#core/screening';
 import { refusedField } from '../problem';
 import { raiseHolds } from './holds';
 import type { Prepare } from './sqlite';

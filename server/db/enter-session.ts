@@ -1,12 +1,14 @@
 import { v5 as uuidFrom } from 'uuid';
-import { type Message, msg } from '#core/message/message';
-import { cutSets } from '#core/plan/cut-sets';
-import type { Plan } from '#core/plan/plan';
-import { readPlan } from '#core/plan/versions/read-plan';
-import { SESSIONS_COUNT_MS } from '#core/record/facts';
-import { checkEntered, type EnteredSession, enteredEvents } from '#core/session/entered';
-import type { SessionEvent } from '#core/session/events';
-import type { SetPlace } from '#core/session/places';
+import { type Message, msg } from '#core/message';
+import { cutSets, type Plan, readPlan } from '#core/plan';
+import { SESSIONS_COUNT_MS } from '#core/record';
+import {
+  checkEntered,
+  type EnteredSession,
+  enteredEvents,
+  type SessionEvent,
+  type SetPlace,
+} from '#core/session';
 import { refusedField } from '../problem';
 import { type AuditNote, writeAudit } from './audit';
 import { AS_SIGNED, NOTHING_DONE, readHead } from './session-log';

@@ -2,38 +2,40 @@ import { defineEntity, p } from '@mikro-orm/core';
 import type { About } from '#contract/client';
 import type { KitItem, PracticeSettings } from '#contract/practice';
 import type { NewPracticeAttempt, NewSessionAttempt } from '#contract/practice-attempt';
-import type { Role } from '#core/access/permissions';
-import type { BlockWish, Scheduled } from '#core/course/block';
-import type { CoursePlanState, Occasion } from '#core/course/course-plan';
-import type { LadderAnswers } from '#core/course/ladder';
-import type { Derived } from '#core/derivation/derived';
-import type { Finding } from '#core/findings/finding';
-import type { Strap } from '#core/kit/strap';
-import type { Text } from '#core/message/message';
-import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
-import type { LimbShelfLife, ShelfLife } from '#core/occlusion-pressure/shelf-life';
-import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
-import type { Comparison } from '#core/outcomes/comparison';
-import type { Measure } from '#core/outcomes/measure';
-import type { MeasureId } from '#core/outcomes/measures';
-import type { Report } from '#core/outcomes/report';
-import type { SessionLine } from '#core/outcomes/session-line';
-import type { Exercise, LadderRung } from '#core/protocol/exercise';
-import type { ExerciseId } from '#core/protocol/exercises';
-import type { SchoolId } from '#core/protocol/schools';
-import type { Limb, Position } from '#core/quantity/limb';
-import type { HoldEnd } from '#core/record/holds';
-import type { SessionSummary } from '#core/review/summary';
-import { RULES, type RuleId } from '#core/rules/catalogue';
-import type { BloodPressure } from '#core/screening/blood-pressure';
-import type { Clearance, FoundSubject } from '#core/screening/clearance';
-import type { ConditionDetail } from '#core/screening/condition';
-import type { ConsentGiven } from '#core/screening/consent';
-import type { DayCheckAnswers } from '#core/screening/day-check';
-import type { ItemId, Stricter } from '#core/screening/items';
-import type { ItemPlace, Procedure } from '#core/screening/screening';
-import type { SessionEvent, SessionEventType } from '#core/session/events';
-import type { Side } from '#core/strength/side';
+import type { Role } from '#core/access';
+import type { BlockWish, CoursePlanState, LadderAnswers, Occasion, Scheduled } from '#core/course';
+import type { Derived } from '#core/derivation';
+import type { Finding } from '#core/findings';
+import type { Strap } from '#core/kit';
+import type { Text } from '#core/message';
+import type {
+  LimbShelfLife,
+  PulseMethod,
+  PulseSite,
+  ReadingSchool,
+  ShelfLife,
+  Trial,
+} from '#core/occlusion-pressure';
+import type { Comparison, Measure, MeasureId, Report, SessionLine } from '#core/outcomes';
+import type { Exercise, ExerciseId, LadderRung, SchoolId } from '#core/protocol';
+import type { Limb, Position } from '#core/quantity';
+import type { HoldEnd } from '#core/record';
+import type { SessionSummary } from '#core/review';
+import { RULES, type RuleId } from '#core/rules';
+import type {
+  BloodPressure,
+  Clearance,
+  ConditionDetail,
+  ConsentGiven,
+  DayCheckAnswers,
+  FoundSubject,
+  ItemId,
+  ItemPlace,
+  Procedure,
+  Stricter,
+} from '#core/screening';
+import type { SessionEvent, SessionEventType } from '#core/session';
+import type { Side } from '#core/strength';
 
 // Times are wall-clock ms since 1970; ids are UUIDs as text.
 const id = () => p.string().primary();

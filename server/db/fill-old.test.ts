@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
-import { answeredInForce } from '#core/record/in-force';
+import { answeredInForce } from '#core/record';
 import { logOf } from '#core/session/session.fixture';
 import { inEnglish } from '#language/render';
 import { type Api, CLEAR, DAY_MS, openSession, SESSION_ID, startAfter, startApi } from '../api.fixture';

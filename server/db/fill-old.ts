@@ -1,10 +1,13 @@
-import { holdsOfScreening } from '#core/record/holds';
-import { RULES } from '#core/rules/catalogue';
-import type { FoundSubject } from '#core/screening/clearance';
-import { conditionsOfScreening, subjectOf } from '#core/screening/condition';
-import type { Stricter } from '#core/screening/items';
-import type { Screening } from '#core/screening/screening';
-import type { SessionEvent } from '#core/session/events';
+import { holdsOfScreening } from '#core/record';
+import { RULES } from '#core/rules';
+import {
+  conditionsOfScreening,
+  type FoundSubject,
+  type Screening,
+  type Stricter,
+  subjectOf,
+} from '#core/screening';
+import type { SessionEvent } from '#core/session';
 import { chainOld } from './audit';
 import { beginConditions } from './conditions';
 import { holdsOfEvents, raiseHolds } from './holds';

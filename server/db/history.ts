@@ -1,7 +1,6 @@
 import type { HistoryPoint, PastSession } from '#contract/history';
 import { PAGE_OF_HISTORY as PAGE } from '#contract/pages';
-import type { Clearance } from '#core/screening/clearance';
-import type { Screening } from '#core/screening/screening';
+import type { Clearance, Screening } from '#core/screening';
 import { type Row, SCREENING, screeningOf } from './read-facts';
 import type { Prepare } from './sqlite';
 

@@ -1,17 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
-import type { Text } from '#core/message/message';
-import type { Limb } from '#core/quantity/limb';
-import {
-  type Hold,
-  holdsOfBloodPressure,
-  holdsOfDayAfter,
-  holdsOfSign,
-  type NewHold,
-} from '#core/record/holds';
-import { RULES } from '#core/rules/catalogue';
-import type { BloodPressure } from '#core/screening/blood-pressure';
-import type { SessionEvent } from '#core/session/events';
+import type { Text } from '#core/message';
+import type { Limb } from '#core/quantity';
+import { type Hold, holdsOfBloodPressure, holdsOfDayAfter, holdsOfSign, type NewHold } from '#core/record';
+import { RULES } from '#core/rules';
+import type { BloodPressure } from '#core/screening';
+import type { SessionEvent } from '#core/session';
 import { HoldEntity } from './entities';
 import type { Prepare } from './sqlite';
 

@@ -1,5 +1,5 @@
 import type { HomeLink } from '#contract/home';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import { notFound } from '../problem';
 import { sha256 } from '../sha256';
 import type { Prepare } from './sqlite';

@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Kit, KitList } from '#contract/practice';
-import { type Message, msg } from '#core/message/message';
+import { type Message, msg } from '#core/message';
 import { notFound } from '../problem';
 import { KitEntity } from './entities';
 import { type Prepare, withStatements } from './sqlite';

@@ -1,8 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import type { Measure } from '#core/outcomes/measure';
-import type { MeasureBook } from '#core/outcomes/measures';
-import type { Exercise } from '#core/protocol/exercise';
-import type { Library } from '#core/protocol/exercises';
+import type { Measure, MeasureBook } from '#core/outcomes';
+import type { Exercise, Library } from '#core/protocol';
 import { type Prepare, withStatements } from './sqlite';
 
 /** Measures of the practice's own, and what it says otherwise of standard ones. */

@@ -5,10 +5,7 @@ import type {
   OutcomesView,
   RepeatPairs,
 } from '#contract/outcomes';
-import type { KeptBlock } from '#core/outcomes/by-block';
-import type { MeasureId } from '#core/outcomes/measures';
-import type { FirstAndLast } from '#core/outcomes/responders';
-import type { TestedOnce } from '#core/outcomes/series';
+import type { FirstAndLast, KeptBlock, MeasureId, TestedOnce } from '#core/outcomes';
 import type { Prepare } from './sqlite';
 
 /** Pairs of one measure that its error is made from: the newest, as people measure now. */

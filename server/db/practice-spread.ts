@@ -1,6 +1,5 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import { practiceSpread, type Spread } from '#core/occlusion-pressure/practice-spread';
-import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
+import { practiceSpread, type ReadingSchool, type Spread, type Trial } from '#core/occlusion-pressure';
 import { type Prepare, withStatements } from './sqlite';
 
 /** What was read last from a database, and what it was read from. */

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { Context } from 'hono';
-import type { CoursePlanChoice } from '#core/course/course-plan';
-import type { Finding } from '#core/findings/finding';
-import { type Message, msg } from '#core/message/message';
-import type { Plan } from '#core/plan/plan';
-import type { PrescriptionFact } from '#core/record/facts';
+import type { CoursePlanChoice } from '#core/course';
+import type { Finding } from '#core/findings';
+import { type Message, msg } from '#core/message';
+import type { Plan } from '#core/plan';
+import type { PrescriptionFact } from '#core/record';
 import type { Env } from '../context';
 import type { NoteOnRecord } from './audit';
 import { CoursePlanEntity, PrescriptionEntity } from './entities';

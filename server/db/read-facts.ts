@@ -1,31 +1,31 @@
 import type { About } from '#contract/client';
-import type { CoursePlan } from '#core/course/course-plan';
-import type { RungCheck } from '#core/course/ladder';
-import { readBlock } from '#core/course/versions/read-block';
-import type { FitFact, TightnessFact } from '#core/cuff/fact';
-import { type Finding, guardFindings } from '#core/findings/finding';
-import type { OcclusionFact } from '#core/occlusion-pressure/fact';
-import type { Trial } from '#core/occlusion-pressure/trial';
-import { readPlan } from '#core/plan/versions/read-plan';
-import { MS_PER_DAY } from '#core/quantity/units';
+import { type CoursePlan, type RungCheck, readBlock } from '#core/course';
+import type { FitFact, TightnessFact } from '#core/cuff';
+import { type Finding, guardFindings } from '#core/findings';
+import type { OcclusionFact, Trial } from '#core/occlusion-pressure';
+import { readPlan } from '#core/plan';
+import { MS_PER_DAY } from '#core/quantity';
 import {
   type BlockFact,
   type ClientFacts,
   type ComparisonFact,
   type FollowedFact,
+  type Hold,
   type PrescriptionFact,
   SESSIONS_COUNT_MS,
   type SessionFact,
-} from '#core/record/facts';
-import type { Hold } from '#core/record/holds';
-import { RULES } from '#core/rules/catalogue';
-import type { Clearance } from '#core/screening/clearance';
-import type { Condition } from '#core/screening/condition';
-import type { Consent } from '#core/screening/consent';
-import { DAY_CHECK_HOLDS_MS, type DayCheck, type DayCheckAnswers } from '#core/screening/day-check';
-import type { Screening } from '#core/screening/screening';
-import type { StrengthFact } from '#core/strength/fact';
-import type { HeavyWork } from '#core/strength/heavy-work';
+} from '#core/record';
+import { RULES } from '#core/rules';
+import {
+  type Clearance,
+  type Condition,
+  type Consent,
+  DAY_CHECK_HOLDS_MS,
+  type DayCheck,
+  type DayCheckAnswers,
+  type Screening,
+} from '#core/screening';
+import type { HeavyWork, StrengthFact } from '#core/strength';
 import { CONDITION, conditionOf } from './conditions';
 import { holdOf } from './holds';
 import type { PracticeFacts } from './read-practice';

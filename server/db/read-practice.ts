@@ -1,7 +1,7 @@
 import type { Kit } from '#contract/practice';
-import type { Role } from '#core/access/permissions';
-import { MS_PER_MINUTE } from '#core/quantity/units';
-import type { ClientFacts } from '#core/record/facts';
+import type { Role } from '#core/access';
+import { MS_PER_MINUTE } from '#core/quantity';
+import type { ClientFacts } from '#core/record';
 import { kitInUse } from './kit';
 import { ownExercisesInUse, ownMeasures } from './library';
 import type { Prepare } from './sqlite';

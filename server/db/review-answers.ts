@@ -1,9 +1,8 @@
-import type { WeightKit } from '#core/load/weight-kit';
-import { msg, sentences } from '#core/message/message';
-import { limitsInForce } from '#core/record/in-force';
-import { reviewSession } from '#core/record/session-review';
-import { whyNotAnswer } from '#core/review/answer';
-import type { SessionEvent } from '#core/session/events';
+import type { WeightKit } from '#core/load';
+import { msg, sentences } from '#core/message';
+import { limitsInForce, reviewSession } from '#core/record';
+import { whyNotAnswer } from '#core/review';
+import type { SessionEvent } from '#core/session';
 import { Problem } from '../problem';
 import { readRecord } from './client-facts';
 import { readDone, readIdBefore, type SessionHead } from './session-log';

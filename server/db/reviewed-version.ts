@@ -1,6 +1,5 @@
 import type { Context } from 'hono';
-import { whatReviewAsks } from '#core/record/binding-review';
-import { versionInForce } from '#core/record/plans-in-force';
+import { versionInForce, whatReviewAsks } from '#core/record';
 import type { Env } from '../context';
 import type { NoteOnRecord } from './audit';
 import { readClient } from './client-facts';

@@ -1,13 +1,9 @@
-import { sessionLine } from '#core/outcomes/session-line';
-import type { Plan } from '#core/plan/plan';
-import { readPlan } from '#core/plan/versions/read-plan';
-import type { SessionFact } from '#core/record/facts';
-import type { PastSession } from '#core/record/past-session';
-import { type SessionSummary, summaryOf } from '#core/review/summary';
-import type { DayCheckAnswers } from '#core/screening/day-check';
-import { EVENTS, type SessionEvent } from '#core/session/events';
-import { fold } from '#core/session/fold';
-import { type Log, mergeLogs } from '#core/session/log';
+import { sessionLine } from '#core/outcomes';
+import { type Plan, readPlan } from '#core/plan';
+import type { PastSession, SessionFact } from '#core/record';
+import { type SessionSummary, summaryOf } from '#core/review';
+import type { DayCheckAnswers } from '#core/screening';
+import { EVENTS, fold, type Log, mergeLogs, type SessionEvent } from '#core/session';
 import { joined, type Prepare } from './sqlite';
 import { recount } from './surveillance';
 

@@ -1,5 +1,4 @@
-import type { SessionLine } from '#core/outcomes/session-line';
-import { type SeenId, type Tally, talliesOf } from '#core/outcomes/surveillance';
+import { type SeenId, type SessionLine, type Tally, talliesOf } from '#core/outcomes';
 import type { Prepare } from './sqlite';
 
 /** What an inflation is counted as, beside what was seen with it. */

@@ -1,7 +1,6 @@
-import { msg } from '#core/message/message';
-import type { Limb } from '#core/quantity/limb';
-import type { SessionEvent } from '#core/session/events';
-import { mergeLogs } from '#core/session/log';
+import { msg } from '#core/message';
+import type { Limb } from '#core/quantity';
+import { mergeLogs, type SessionEvent } from '#core/session';
 import { checkEvents } from '../live/check-events';
 import { timeByReceipt } from '../live/time-by-receipt';
 import { notFound, Problem } from '../problem';

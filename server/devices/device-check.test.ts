@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { type DeviceFrame, deviceCommandSchema, deviceJsonSchema } from '#contract/device';
-import { makeLimb } from '#core/simulation/limb';
+import { makeLimb } from '#core/simulation';
 import { replayBridge } from './bridge';
 import { checkDevice, type DeviceLink } from './device-check';
 import { linkTo } from './http-link';

@@ -1,6 +1,6 @@
 import { type DeviceCommand, type DeviceFrame, deviceFrameSchema } from '#contract/device';
-import { CUFF_DOWN_MMHG } from '#core/kit/pump';
-import { messageOf } from '#core/message/issue';
+import { CUFF_DOWN_MMHG } from '#core/kit';
+import { messageOf } from '#core/message';
 import { inEnglish } from '#language/render';
 
 /** How a device is reached: frames as they come, and a command with the status and body of its answer. */

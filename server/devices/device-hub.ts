@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { SimulatedLimb } from '#core/simulation/limb';
-import type { PumpState } from '#core/simulation/pumps';
+import type { PumpState, SimulatedLimb } from '#core/simulation';
 import { SimulatedDevice } from './simulated-device';
 
 const MOST_DEVICES = 32;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { deviceFrameSchema } from '#contract/device';
-import { makeLimb } from '#core/simulation/limb';
+import { makeLimb } from '#core/simulation';
 import { englishOf } from '#language/english-of.fixture';
 import { measuredClient, startAfter } from '../api.fixture';
 import { SimulatedDevice } from './simulated-device';

@@ -1,8 +1,16 @@
 import type { DeviceCommand, DeviceFrame } from '#contract/device';
-import { beatPhase, pulseStrength, type SimulatedLimb } from '#core/simulation/limb';
-import { advancePump, commandPump, newPump, type PumpState } from '#core/simulation/pumps';
-import { type Random, seededRandom } from '#core/simulation/random';
-import { oximeterAfter } from '#core/simulation/sensors';
+import {
+  advancePump,
+  beatPhase,
+  commandPump,
+  newPump,
+  oximeterAfter,
+  type PumpState,
+  pulseStrength,
+  type Random,
+  type SimulatedLimb,
+  seededRandom,
+} from '#core/simulation';
 
 /** How finely a device is worked out between two looks at it. */
 const STEP_MS = 50;

@@ -1,6 +1,6 @@
 import ical, { type ICalCalendar } from 'ical-generator';
-import { isoOf } from '#core/quantity/days';
-import type { BlockStanding } from '#core/record/block-in-force';
+import { isoOf } from '#core/quantity';
+import type { BlockStanding } from '#core/record';
 
 const LASTS_MINUTES = 45;
 

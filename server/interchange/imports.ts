@@ -1,5 +1,5 @@
 import type { ArchiveKind } from '#contract/archive-rows';
-import type { Text } from '#core/message/message';
+import type { Text } from '#core/message';
 import { type AuditNote, writeAudit } from '../db/audit';
 import type { Prepare } from '../db/sqlite';
 

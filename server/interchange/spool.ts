@@ -3,7 +3,7 @@ import { mkdtemp, open, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { StringDecoder } from 'node:string_decoder';
-import { type Message, msg, sentences } from '#core/message/message';
+import { type Message, msg, sentences } from '#core/message';
 import { Problem } from '../problem';
 
 const CHUNK_BYTES = 256 * 1024;

@@ -1,5 +1,5 @@
-import { type Message, msg } from '#core/message/message';
-import { EVENTS, type SessionEvent } from '#core/session/events';
+import { type Message, msg } from '#core/message';
+import { EVENTS, type SessionEvent } from '#core/session';
 import type { SessionHead } from '../db/session-log';
 import { Problem } from '../problem';
 import { sameJson } from '../same-json';

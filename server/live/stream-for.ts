@@ -1,6 +1,6 @@
 import type { Context } from 'hono';
 import type { SSEStreamingApi } from 'hono/streaming';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import type { Env } from '../context';
 import { Problem } from '../problem';
 

@@ -1,4 +1,4 @@
-import type { SessionEvent } from '#core/session/events';
+import type { SessionEvent } from '#core/session';
 
 /**
  * Events that a device says happened before the session was opened: its clock was behind, or set back. They keep their distances

@@ -6,7 +6,7 @@ import {
   type MadePassphrase,
   newAccountSchema,
 } from '#contract/sign-in';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import { accountOf, changeAccount, openAccount, practitionerOf } from '../access/accounts';
 import { madePassphrase } from '../access/made-passphrase';
 import { hashSecret } from '../access/passphrase';

@@ -8,8 +8,7 @@ import {
   type SiteFingerprint,
 } from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
-import { issue } from '#core/message/issue';
-import { msg, sentences } from '#core/message/message';
+import { issue, msg, sentences } from '#core/message';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
 import { findClient } from '../db/client-facts';

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { AuditPage } from '#contract/audit';
 import type { ClientRecord } from '#contract/client';
-import { isoOf } from '#core/quantity/days';
-import { blockAsItStands } from '#core/record/block-in-force';
-import { plansInForce } from '#core/record/plans-in-force';
+import { isoOf } from '#core/quantity';
+import { blockAsItStands, plansInForce } from '#core/record';
 import { englishOf } from '#language/english-of.fixture';
 import { type Api, DAY_MS, measuredClient, prescriptionFor, startAfter, startApi } from '../api.fixture';
 import { blockFor } from '../block.fixture';

@@ -1,11 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { newBlockSchema } from '#contract/block';
-import { onDays } from '#core/course/block';
-import { checkBlock } from '#core/course/check-block';
-import { msg } from '#core/message/message';
-import { isoOf } from '#core/quantity/days';
-import { blockAsItStands, blockPlansOf } from '#core/record/block-in-force';
+import { checkBlock, onDays } from '#core/course';
+import { msg } from '#core/message';
+import { isoOf } from '#core/quantity';
+import { blockAsItStands, blockPlansOf } from '#core/record';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import type { AuditNote } from '../db/audit';

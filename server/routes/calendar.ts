@@ -1,8 +1,8 @@
 import { randomBytes } from 'node:crypto';
 import { Hono } from 'hono';
 import { type CalendarFeed, type NewCalendarFeed, newCalendarFeedSchema } from '#contract/calendar';
-import { msg } from '#core/message/message';
-import { blockAsItStands } from '#core/record/block-in-force';
+import { msg } from '#core/message';
+import { blockAsItStands } from '#core/record';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
 import { PracticeEntity } from '../db/entities';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import { testCuff } from '#core/plan/plan.fixture';
-import { EXERCISES } from '#core/protocol/exercises';
+import { EXERCISES } from '#core/protocol';
 import { englishOf } from '#language/english-of.fixture';
 import { CLEAR, DAY_MS, FIT, measuredClient, OCCLUSION, startAfter, startApi, TRIAL } from '../api.fixture';
 

@@ -12,26 +12,33 @@ import {
 } from '#contract/client';
 import { lastReviewOfSchema } from '#contract/course-plan';
 import { newFitSchema, newStrengthTestSchema } from '#contract/measurements';
-import { checkCuff, checkGirth } from '#core/cuff/fit';
-import { checkTightness, tightnessSchema } from '#core/cuff/tightness';
-import { hardFindings } from '#core/findings/finding';
-import { msg } from '#core/message/message';
-import { USUAL_SHELF_LIFE } from '#core/occlusion-pressure/shelf-life';
-import { libraryOf } from '#core/protocol/exercises';
-import { limbKind } from '#core/quantity/limb';
-import type { ClientFacts } from '#core/record/facts';
-import { holdsOfScreening, whyNotLift } from '#core/record/holds';
-import { proceduresInForce } from '#core/record/in-force';
-import { type LastReview, lastReview, sessionsToReview } from '#core/record/last-review';
-import { versionInForce } from '#core/record/plans-in-force';
-import { clearanceSchema } from '#core/screening/clearance';
-import { conditionsOfScreening, subjectOf } from '#core/screening/condition';
-import { consentSchema } from '#core/screening/consent';
-import { CONSENT_TEXTS } from '#core/screening/consent-texts';
-import { dayCheckSchema } from '#core/screening/day-check';
-import { SCREEN_VERSION, screeningAnswersSchema } from '#core/screening/screening';
-import { checkTest } from '#core/strength/check-test';
-import { oneRepMax } from '#core/strength/one-rep-max';
+import { checkCuff, checkGirth, checkTightness, tightnessSchema } from '#core/cuff';
+import { hardFindings } from '#core/findings';
+import { msg } from '#core/message';
+import { USUAL_SHELF_LIFE } from '#core/occlusion-pressure';
+import { libraryOf } from '#core/protocol';
+import { limbKind } from '#core/quantity';
+import {
+  type ClientFacts,
+  holdsOfScreening,
+  type LastReview,
+  lastReview,
+  proceduresInForce,
+  sessionsToReview,
+  versionInForce,
+  whyNotLift,
+} from '#core/record';
+import {
+  CONSENT_TEXTS,
+  clearanceSchema,
+  conditionsOfScreening,
+  consentSchema,
+  dayCheckSchema,
+  SCREEN_VERSION,
+  screeningAnswersSchema,
+  subjectOf,
+} from '#core/screening';
+import { checkTest, oneRepMax } from '#core/strength';
 import { passGuards } from '../access/guards';
 import { asJson } from '../as-json';
 import type { Env } from '../context';

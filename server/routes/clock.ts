@@ -1,6 +1,6 @@
 import { Hono } from 'hono';
 import { z } from 'zod';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import type { Env } from '../context';
 import { notFound } from '../problem';
 import { body } from '../validate';

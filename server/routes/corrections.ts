@@ -10,10 +10,9 @@ import {
   retractionSchema,
   type Unsettled,
 } from '#contract/corrections';
-import { hardFindings } from '#core/findings/finding';
-import { msg } from '#core/message/message';
-import { plansInForce } from '#core/record/plans-in-force';
-import { recheck } from '#core/record/recheck';
+import { hardFindings } from '#core/findings';
+import { msg } from '#core/message';
+import { plansInForce, recheck } from '#core/record';
 import type { Env } from '../context';
 import { findClient, readClient } from '../db/client-facts';
 import { erase, mergeInto, retract } from '../db/corrections';

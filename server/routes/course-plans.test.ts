@@ -2,10 +2,9 @@ import { v4 as newId } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
-import { plannedKg } from '#core/plan/plan';
-import { rungInForce } from '#core/record/ladder-in-force';
-import { plansInForce } from '#core/record/plans-in-force';
-import type { Change } from '#core/review/change';
+import { plannedKg } from '#core/plan';
+import { plansInForce, rungInForce } from '#core/record';
+import type { Change } from '#core/review';
 import { englishOf } from '#language/english-of.fixture';
 import {
   type Api,

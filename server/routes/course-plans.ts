@@ -6,12 +6,10 @@ import {
   newHeavyWorkSchema,
   newRungCheckSchema,
 } from '#contract/course-plan';
-import type { CoursePlan } from '#core/course/course-plan';
-import { msg } from '#core/message/message';
-import { libraryOf } from '#core/protocol/exercises';
-import { SESSIONS_COUNT_MS } from '#core/record/facts';
-import { checkRungEntry, daysSinceProcedure } from '#core/record/ladder-in-force';
-import { versionInForce } from '#core/record/plans-in-force';
+import type { CoursePlan } from '#core/course';
+import { msg } from '#core/message';
+import { libraryOf } from '#core/protocol';
+import { checkRungEntry, daysSinceProcedure, SESSIONS_COUNT_MS, versionInForce } from '#core/record';
 import { passGuards } from '../access/guards';
 import { requirePermission } from '../access/practitioner';
 import type { Env } from '../context';

@@ -1,11 +1,9 @@
 import { Hono } from 'hono';
 import { deviceCommandSchema, newDeviceSchema } from '#contract/device';
-import { msg } from '#core/message/message';
-import { limbKind } from '#core/quantity/limb';
-import { newest } from '#core/quantity/newest';
-import { meanBloodPressure } from '#core/screening/blood-pressure';
-import { makeLimb } from '#core/simulation/limb';
-import { seedOf } from '#core/simulation/random';
+import { msg } from '#core/message';
+import { limbKind, newest } from '#core/quantity';
+import { meanBloodPressure } from '#core/screening';
+import { makeLimb, seedOf } from '#core/simulation';
 import type { Env } from '../context';
 import { readClient, requireFittedCuff } from '../db/client-facts';
 import type { DeviceHub } from '../devices/device-hub';

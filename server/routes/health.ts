@@ -1,5 +1,5 @@
 import { type Context, Hono } from 'hono';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import { addressOf } from '../access/address';
 import { isLoopback } from '../access/loopback';
 import type { Env } from '../context';

@@ -3,15 +3,18 @@ import { type Context, Hono } from 'hono';
 import type { ClientRecord } from '#contract/client';
 import { HOME_HEADER, type HomeSheet, type ReportFromHome, reportFromHomeSchema } from '#contract/home';
 import { writingOf } from '#contract/writing';
-import { guardFindings } from '#core/findings/finding';
-import { msg } from '#core/message/message';
-import { readPlan } from '#core/plan/versions/read-plan';
-import { setsShareNow } from '#core/record/block-in-force';
-import { sessionToAskAbout } from '#core/record/day-after';
-import { holdsOfSign } from '#core/record/holds';
-import { daySignsAsked, holdsInForce, needsBloodPressure } from '#core/record/in-force';
-import { whyNotFromHome } from '#core/session/from-home';
-import { mergeLogs } from '#core/session/log';
+import { guardFindings } from '#core/findings';
+import { msg } from '#core/message';
+import { readPlan } from '#core/plan';
+import {
+  daySignsAsked,
+  holdsInForce,
+  holdsOfSign,
+  needsBloodPressure,
+  sessionToAskAbout,
+  setsShareNow,
+} from '#core/record';
+import { mergeLogs, whyNotFromHome } from '#core/session';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';

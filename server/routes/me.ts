@@ -1,7 +1,7 @@
 import { type Context, Hono } from 'hono';
 import type { AuditAction } from '#contract/audit';
 import { codeSchema, type Me, newPassphraseSchema, newPinSchema, passphraseSchema } from '#contract/sign-in';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import { type AccountRow, accountOf, changeAccount } from '../access/accounts';
 import { codeCounter, newCodeSecret } from '../access/one-time-code';
 import { hashSecret, isSecret, whyWeak } from '../access/passphrase';

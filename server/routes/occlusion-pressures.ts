@@ -1,14 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { newOcclusionSchema, newQuickCheckSchema } from '#contract/measurements';
-import { hardFindings } from '#core/findings/finding';
-import { msg } from '#core/message/message';
-import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
-import { checkMethod } from '#core/occlusion-pressure/methods';
-import { checkPlausibility } from '#core/occlusion-pressure/plausibility';
-import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
-import { checkSteps } from '#core/occlusion-pressure/trial';
-import { restingPressureInForce } from '#core/record/in-force';
+import { hardFindings } from '#core/findings';
+import { msg } from '#core/message';
+import {
+  checkMethod,
+  checkPlausibility,
+  checkSteps,
+  estimateOcclusionPressure,
+  judgeQuickCheck,
+} from '#core/occlusion-pressure';
+import { restingPressureInForce } from '#core/record';
 import type { Env } from '../context';
 import type { AuditNote } from '../db/audit';
 import { readClient, requireFittedCuff } from '../db/client-facts';

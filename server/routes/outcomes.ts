@@ -14,14 +14,20 @@ import {
 } from '#contract/outcomes';
 import { PRINT_PATH } from '#contract/print';
 import { writingOf } from '#contract/writing';
-import { type Message, msg } from '#core/message/message';
-import type { Comparison, ComparisonWish } from '#core/outcomes/comparison';
-import type { Measure } from '#core/outcomes/measure';
-import { limbsFor, type MeasureBook, type MeasureId, measureBook } from '#core/outcomes/measures';
-import { checkTaken, valueTaken } from '#core/outcomes/taken';
-import { dayAt, dayOf } from '#core/quantity/days';
-import { limbKind } from '#core/quantity/limb';
-import { comparisonInForce } from '#core/record/comparison-in-force';
+import { type Message, msg } from '#core/message';
+import {
+  type Comparison,
+  type ComparisonWish,
+  checkTaken,
+  limbsFor,
+  type Measure,
+  type MeasureBook,
+  type MeasureId,
+  measureBook,
+  valueTaken,
+} from '#core/outcomes';
+import { dayAt, dayOf, limbKind } from '#core/quantity';
+import { comparisonInForce } from '#core/record';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
 import { findClient, readClient } from '../db/client-facts';

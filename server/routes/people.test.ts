@@ -2,9 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { HistoryPoint, PastSession } from '#contract/history';
 import { PAGE_OF_HISTORY, PAGE_OF_PEOPLE } from '#contract/pages';
-import type { LastReview } from '#core/record/last-review';
-import type { Clearance } from '#core/screening/clearance';
-import type { Screening } from '#core/screening/screening';
+import type { LastReview } from '#core/record';
+import type { Clearance, Screening } from '#core/screening';
 import { logOf, WHOLE_SESSION } from '#core/session/session.fixture';
 import { englishOf } from '#language/english-of.fixture';
 import {

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import type { PracticeBench } from '#contract/practice-attempt';
-import type { Message } from '#core/message/message';
+import type { Message } from '#core/message';
 import { englishOf } from '#language/english-of.fixture';
 import { inEnglish } from '#language/render';
 import { startApi, type Who } from '../api.fixture';

@@ -5,9 +5,7 @@ import {
   newPracticeAttemptSchema,
   type PracticeBench,
 } from '#contract/practice-attempt';
-import { agreementOf } from '#core/learning/agreement';
-import { makePracticeCase } from '#core/learning/practice-case';
-import { scorePractice } from '#core/learning/practice-score';
+import { agreementOf, makePracticeCase, scorePractice } from '#core/learning';
 import type { Env } from '../context';
 import { PracticeAttemptEntity } from '../db/entities';
 import { withAudit } from '../db/with-audit';

@@ -14,13 +14,11 @@ import {
   retireSchema,
   templateSchema,
 } from '#contract/practice';
-import { mayDo, type Role } from '#core/access/permissions';
-import { type Message, msg, type Text } from '#core/message/message';
-import type { Measure } from '#core/outcomes/measure';
-import { changesFigures, MEASURES, type MeasureId, measureBook } from '#core/outcomes/measures';
-import { whyForClinicians } from '#core/plan/template-limits';
-import { readSessionChoice } from '#core/plan/versions/read-plan';
-import { EXERCISES } from '#core/protocol/exercises';
+import { mayDo, type Role } from '#core/access';
+import { type Message, msg, type Text } from '#core/message';
+import { changesFigures, MEASURES, type Measure, type MeasureId, measureBook } from '#core/outcomes';
+import { readSessionChoice, whyForClinicians } from '#core/plan';
+import { EXERCISES } from '#core/protocol';
 import { requirePermission } from '../access/practitioner';
 import type { Env } from '../context';
 import { readWeek } from '../db/client-facts';

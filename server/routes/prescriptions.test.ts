@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { plannedKg } from '#core/plan/plan';
+import { plannedKg } from '#core/plan';
 import { englishOf } from '#language/english-of.fixture';
 import { exerciseFor, measuredClient, prescriptionFor, startAfter } from '../api.fixture';
 

@@ -1,15 +1,16 @@
 import { Hono } from 'hono';
 import { newPrescriptionSchema, type SignedFor } from '#contract/prescription';
-import { hardFindings } from '#core/findings/finding';
-import { msg, sentences } from '#core/message/message';
-import type { Basis } from '#core/plan/basis';
-import type { SessionChoice } from '#core/plan/choices';
-import { type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
-import { planChanges } from '#core/plan/plan-changes';
-import { basisOf } from '#core/record/basis';
-import type { ClientFacts } from '#core/record/facts';
-import { versionInForce } from '#core/record/plans-in-force';
-import { recheck } from '#core/record/recheck';
+import { hardFindings } from '#core/findings';
+import { msg, sentences } from '#core/message';
+import {
+  type Basis,
+  type Composed,
+  composeSession,
+  planChanges,
+  type SessionChoice,
+  UnknownChoice,
+} from '#core/plan';
+import { basisOf, type ClientFacts, recheck, versionInForce } from '#core/record';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import type { NoteOnRecord } from '../db/audit';

@@ -1,5 +1,5 @@
 import { Hono } from 'hono';
-import { msg } from '#core/message/message';
+import { msg } from '#core/message';
 import type { Env } from '../context';
 import { notFound } from '../problem';
 

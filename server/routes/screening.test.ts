@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { RecordEntries } from '#contract/corrections';
 import type { NewClearance } from '#contract/measurements';
-import { answeredInForce } from '#core/record/in-force';
-import { subjectOf } from '#core/screening/condition';
+import { answeredInForce } from '#core/record';
+import { subjectOf } from '#core/screening';
 import { englishOf } from '#language/english-of.fixture';
 import {
   AGREED,

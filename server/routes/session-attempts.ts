@@ -1,9 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { newSessionAttemptSchema, type SessionAttempt } from '#contract/practice-attempt';
-import { makeSessionCase } from '#core/learning/session-case';
-import { playSession } from '#core/learning/session-run';
-import { scoreSession } from '#core/learning/session-score';
+import { makeSessionCase, playSession, scoreSession } from '#core/learning';
 import type { Env } from '../context';
 import { SessionAttemptEntity } from '../db/entities';
 import { withAudit } from '../db/with-audit';

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
-import type { Plan } from '#core/plan/plan';
-import type { SessionEvent } from '#core/session/events';
+import type { Plan } from '#core/plan';
+import type { SessionEvent } from '#core/session';
 import { foldAll as fold, logOf, WHOLE_SESSION } from '#core/session/session.fixture';
 import { englishOf } from '#language/english-of.fixture';
 import {

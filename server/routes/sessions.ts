@@ -5,9 +5,9 @@ import {
   newSessionSchema,
   type SessionView,
 } from '#contract/session';
-import { msg } from '#core/message/message';
-import { setsShareNow } from '#core/record/block-in-force';
-import { EVENTS } from '#core/session/events';
+import { msg } from '#core/message';
+import { setsShareNow } from '#core/record';
+import { EVENTS } from '#core/session';
 import { passGuards } from '../access/guards';
 import { lockedNow, requirePermission } from '../access/practitioner';
 import { asJson } from '../as-json';

@@ -10,9 +10,9 @@ import {
   signInSchema,
   signOutSchema,
 } from '#contract/sign-in';
-import { STARTING_KIT } from '#core/kit/starting-kit';
-import { msg } from '#core/message/message';
-import { SCHOOLS } from '#core/protocol/schools';
+import { STARTING_KIT } from '#core/kit';
+import { msg } from '#core/message';
+import { SCHOOLS } from '#core/protocol';
 import { inEnglish } from '#language/render';
 import { anyAccount, openAccount, practitionerOf } from '../access/accounts';
 import { letGo, readKept } from '../access/cookies';

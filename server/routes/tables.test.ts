@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { ImportBatch } from '#contract/archive';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { TableAnswer } from '#contract/table';
-import type { TableKind } from '#core/table/tables';
+import type { TableKind } from '#core/table';
 import { englishOf } from '#language/english-of.fixture';
 import { inEnglish } from '#language/render';
 import { DAY_MS, measuredClient, prescriptionFor, startAfter, startApi } from '../api.fixture';

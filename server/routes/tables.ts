@@ -1,9 +1,9 @@
 import { type Context, Hono } from 'hono';
 import { type TableAnswer, takingTableSchema } from '#contract/table';
-import { msg } from '#core/message/message';
-import { measureBook } from '#core/outcomes/measures';
-import { libraryOf } from '#core/protocol/exercises';
-import { TABLES, type TableKind } from '#core/table/tables';
+import { msg } from '#core/message';
+import { measureBook } from '#core/outcomes';
+import { libraryOf } from '#core/protocol';
+import { TABLES, type TableKind } from '#core/table';
 import type { Env } from '../context';
 import { readKit } from '../db/kit';
 import { ownMeasures, readOwnExercises } from '../db/library';

@@ -1,9 +1,8 @@
 import 'fake-indexeddb/auto';
 import { QueryClient } from '@tanstack/react-query';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Limb } from '#core/quantity/limb';
-import type { Intent } from '#core/session/decide/intent';
-import type { SessionEvent } from '#core/session/events';
+import type { Limb } from '#core/quantity';
+import type { Intent, SessionEvent } from '#core/session';
 import { logOf, SESSION_ID, START_MS, WHOLE_SESSION } from '#core/session/session.fixture';
 import { inEnglish } from '#language/render';
 import { testView } from '../data/session-view.fixture';

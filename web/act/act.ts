@@ -1,8 +1,7 @@
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import type { SessionView } from '#contract/session';
-import { decide } from '#core/session/decide/decide';
-import type { Decision, Effect, Hands, House, Intent } from '#core/session/decide/intent';
+import { type Decision, decide, type Effect, type Hands, type House, type Intent } from '#core/session';
 import { serverNow } from '../data/clock';
 import { KEYS } from '../data/keys';
 import { appendNow, foldView } from '../data/live-session';

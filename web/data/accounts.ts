@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Accounts, MadePassphrase, NewAccountFor } from '#contract/sign-in';
-import type { Role } from '#core/access/permissions';
+import type { Role } from '#core/access';
 import { api, read } from './api';
 import { KEYS } from './keys';
 

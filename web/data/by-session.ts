@@ -1,4 +1,4 @@
-import type { SessionEvent } from '#core/session/events';
+import type { SessionEvent } from '#core/session';
 
 /** Events grouped by the session they belong to, each group in the order given. */
 export function bySession(events: readonly SessionEvent[]): Map<string, SessionEvent[]> {

@@ -1,4 +1,4 @@
-import { type ClockSample, clockOffsetMs } from '#core/session/clock-offset';
+import { type ClockSample, clockOffsetMs } from '#core/session';
 import { store } from '../state/store';
 import { api, read } from './api';
 

@@ -1,7 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 import type { ClientRecord, ClientSummary } from '#contract/client';
 import type { FeedMessage } from '#contract/feed';
-import type { SessionEvent } from '#core/session/events';
+import type { SessionEvent } from '#core/session';
 import { emergencies } from '../state/emergencies';
 import { learnClock, serverNow } from './clock';
 import { followFeed } from './feed';

@@ -1,10 +1,9 @@
 import { type InfiniteData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import type { HistoryPoint, PastSession } from '#contract/history';
 import { PAGE_OF_HISTORY } from '#contract/pages';
-import type { OcclusionFact } from '#core/occlusion-pressure/fact';
-import type { Clearance } from '#core/screening/clearance';
-import type { Screening } from '#core/screening/screening';
-import type { StrengthFact } from '#core/strength/fact';
+import type { OcclusionFact } from '#core/occlusion-pressure';
+import type { Clearance, Screening } from '#core/screening';
+import type { StrengthFact } from '#core/strength';
 import { api, read } from './api';
 import { KEYS } from './keys';
 

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ArchiveMatches, ArchivePreview, ImportBatch, SiteFingerprint } from '#contract/archive';
 import type { TableAnswer } from '#contract/table';
-import type { TableKind } from '#core/table/tables';
+import type { TableKind } from '#core/table';
 import { api, read, whoAsks } from './api';
 import { KEYS } from './keys';
 import { saveFile } from './save-file';

@@ -2,8 +2,7 @@ import 'fake-indexeddb/auto';
 import { QueryClient } from '@tanstack/react-query';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { testPlan } from '#core/plan/plan.fixture';
-import type { SessionEvent } from '#core/session/events';
-import { mergeLogs } from '#core/session/log';
+import { mergeLogs, type SessionEvent } from '#core/session';
 import { foldAll as fold, logOf, SESSION_ID, START_MS, WHOLE_SESSION } from '#core/session/session.fixture';
 import { testView } from './session-view.fixture';
 

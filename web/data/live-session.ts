@@ -2,12 +2,17 @@ import { type QueryClient, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { v5 as idFrom, v4 as newId } from 'uuid';
 import type { SessionView } from '#contract/session';
-import type { Lighter } from '#core/plan/lighter-schema';
-import { type DueEvent, dueEvents } from '#core/session/decide/owed';
-import type { EventBody, SessionEvent } from '#core/session/events';
-import { fold } from '#core/session/fold';
-import { type Log, mergeLogs } from '#core/session/log';
-import type { SessionState } from '#core/session/state';
+import type { Lighter } from '#core/plan';
+import {
+  type DueEvent,
+  dueEvents,
+  type EventBody,
+  fold,
+  type Log,
+  mergeLogs,
+  type SessionEvent,
+  type SessionState,
+} from '#core/session';
 import { api, read } from './api';
 import { serverNow } from './clock';
 import { thisDevice } from './device';

@@ -1,5 +1,4 @@
-import type { SessionEvent } from '#core/session/events';
-import { mergeLogs } from '#core/session/log';
+import { mergeLogs, type SessionEvent } from '#core/session';
 import { store } from '../state/store';
 import { bySession } from './by-session';
 

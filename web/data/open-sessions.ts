@@ -1,6 +1,6 @@
 import { type QueryClient, useQuery } from '@tanstack/react-query';
 import type { SessionView } from '#contract/session';
-import type { SessionEvent } from '#core/session/events';
+import type { SessionEvent } from '#core/session';
 import { api, read } from './api';
 import { KEYS } from './keys';
 import { lockState } from './practitioner';

@@ -1,6 +1,5 @@
 import { type DBSchema, type IDBPDatabase, type IDBPTransaction, openDB } from 'idb';
-import type { SessionEvent } from '#core/session/events';
-import { presentName } from '#core/session/versions/present-name';
+import { presentName, type SessionEvent } from '#core/session';
 import { translate } from '../language/translate';
 import { store } from '../state/store';
 import { ApiProblem, api, read } from './api';

@@ -11,7 +11,7 @@ import type {
   SurveillanceView,
   WeekView,
 } from '#contract/outcomes';
-import type { MeasureId } from '#core/outcomes/measures';
+import type { MeasureId } from '#core/outcomes';
 import { language } from '../language/language';
 import { api, read } from './api';
 import { KEYS } from './keys';

@@ -1,8 +1,8 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ClientRecord } from '#contract/client';
 import type { Practitioner } from '#contract/practice';
-import { mayDo, type Permission } from '#core/access/permissions';
-import { NOTHING_SEEN, type Spread } from '#core/occlusion-pressure/practice-spread';
+import { mayDo, type Permission } from '#core/access';
+import { NOTHING_SEEN, type Spread } from '#core/occlusion-pressure';
 import { api, read } from './api';
 import { KEYS } from './keys';
 import { putLine } from './people';

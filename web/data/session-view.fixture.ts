@@ -1,6 +1,6 @@
 import type { SessionView } from '#contract/session';
 import { testPlan } from '#core/plan/plan.fixture';
-import type { SessionEvent } from '#core/session/events';
+import type { SessionEvent } from '#core/session';
 import { SESSION_ID, START_MS } from '#core/session/session.fixture';
 
 /** A session of the plan for tests as the server gives it, with these events. */

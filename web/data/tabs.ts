@@ -1,4 +1,4 @@
-import type { SessionEvent } from '#core/session/events';
+import type { SessionEvent } from '#core/session';
 
 /** Sends the other tabs of this browser what was appended here. */
 export const tabs: Pick<BroadcastChannel, 'postMessage' | 'addEventListener'> = new BroadcastChannel(

@@ -1,6 +1,6 @@
 import type { PracticeSettings } from '#contract/practice';
-import { RULES } from '#core/rules/catalogue';
-import type { BloodPressure } from '#core/screening/blood-pressure';
+import { RULES } from '#core/rules';
+import type { BloodPressure } from '#core/screening';
 import { usePractice } from './queries';
 
 /** Above what work ends in this practice; the rule's own while that is not known (rule RUN-8). */

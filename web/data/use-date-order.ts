@@ -1,4 +1,4 @@
-import type { DateOrder } from '#core/table/day';
+import type { DateOrder } from '#core/table';
 import { usePractice } from './queries';
 
 /** In which order the practice writes day, month and year. */

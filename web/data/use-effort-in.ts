@@ -1,4 +1,4 @@
-import type { EffortIn } from '#core/session/effort';
+import type { EffortIn } from '#core/session';
 import { usePractice } from './queries';
 
 /** How this practice says effort. */

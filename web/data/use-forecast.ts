@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Bout } from '#core/forecast/bouts';
-import { seedOf } from '#core/simulation/random';
+import type { Bout } from '#core/forecast';
+import { seedOf } from '#core/simulation';
 import { planningWorker } from '../workers/planning';
 
 const RUNS = 10_000;

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { LastReview } from '#core/record/last-review';
+import type { LastReview } from '#core/record';
 import { api, read } from './api';
 import { KEYS } from './keys';
 

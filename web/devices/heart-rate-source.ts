@@ -1,7 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { heartRateOf } from '#core/kit/heart-rate-measurement';
-import { seededRandom, seedOf } from '#core/simulation/random';
-import { nextHeartRate } from '#core/simulation/strap';
+import { heartRateOf } from '#core/kit';
+import { nextHeartRate, seededRandom, seedOf } from '#core/simulation';
 
 /** Where heart rate comes from: a strap by Bluetooth, or a simulated one. Nothing else in the interface knows which. */
 export type HeartRateSource = {

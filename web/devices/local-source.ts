@@ -1,8 +1,15 @@
 import type { DeviceFrame } from '#contract/device';
-import { beatPhase, pulseStrength, type SimulatedLimb } from '#core/simulation/limb';
-import { advancePump, commandPump, newPump, type PumpState } from '#core/simulation/pumps';
-import { seededRandom } from '#core/simulation/random';
-import { oximeterAfter } from '#core/simulation/sensors';
+import {
+  advancePump,
+  beatPhase,
+  commandPump,
+  newPump,
+  oximeterAfter,
+  type PumpState,
+  pulseStrength,
+  type SimulatedLimb,
+  seededRandom,
+} from '#core/simulation';
 import { FrameHub, type PressureSource } from './pressure-source';
 
 const FRAME_MS = 50;

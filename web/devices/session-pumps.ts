@@ -1,5 +1,5 @@
 import type { NewDevice } from '#contract/device';
-import type { Limb } from '#core/quantity/limb';
+import type { Limb } from '#core/quantity';
 import { store } from '../state/store';
 import type { PressureSource } from './pressure-source';
 import { serverSource } from './server-source';

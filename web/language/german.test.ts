@@ -1,10 +1,10 @@
 import { i18n } from '@lingui/core';
 import { setDefaultOptions } from 'date-fns';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { mass, msg, only } from '#core/message/message';
-import { RULES } from '#core/rules/catalogue';
-import { SCREEN_ITEMS } from '#core/screening/items';
-import { SIGNS } from '#core/session/signs';
+import { mass, msg, only } from '#core/message';
+import { RULES } from '#core/rules';
+import { SCREEN_ITEMS } from '#core/screening';
+import { SIGNS } from '#core/session';
 import { inEnglish } from '#language/render';
 import { figure, inSentence, translate, writeAs } from './translate';
 

@@ -1,7 +1,7 @@
 import { i18n } from '@lingui/core';
 import type { Writing } from '#contract/writing';
-import type { Text } from '#core/message/message';
-import { DATE_ORDERS } from '#core/table/day';
+import type { Text } from '#core/message';
+import { DATE_ORDERS } from '#core/table';
 import { figureText, render, type Speaker } from '#language/render';
 
 let writing: Writing = { units: { mass: 'kg', length: 'cm' }, dateOrder: 'year-month-day' };

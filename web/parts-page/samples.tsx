@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from 'react';
-import type { Finding } from '#core/findings/finding';
-import { msg } from '#core/message/message';
-import type { Limb } from '#core/quantity/limb';
+import type { Finding } from '#core/findings';
+import { msg } from '#core/message';
+import type { Limb } from '#core/quantity';
 import { Button } from '../parts/base/Button';
 import { Figure } from '../parts/base/Figure';
 import { FindingLine } from '../parts/base/FindingLine';

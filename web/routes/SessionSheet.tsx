@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Link, useParams } from 'react-router';
-import { inflatedLimbs } from '#core/session/state';
+import { inflatedLimbs } from '#core/session';
 import { failureWords } from '../data/api';
 import { useSession } from '../data/live-session';
 import { Reading } from '../parts/base/Reading';

@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { useMutation } from '@tanstack/react-query';
 import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
-import { ROLE_NAMES } from '#core/access/permissions';
+import { ROLE_NAMES } from '#core/access';
 import { failureWords } from '../data/api';
 import { lock } from '../data/lock';
 import { usePractitioner } from '../data/queries';

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Dialog } from 'radix-ui';
-import { LINK_IDS, LINK_LABELS } from '#core/record/link';
+import { LINK_IDS, LINK_LABELS } from '#core/record';
 import { translate } from '../language/translate';
 import { ACTION_IDS, ACTIONS, WHERE } from '../state/actions';
 import { BENCH_LETTERS, keyWords, PLACES } from '../state/places';

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
-import { CUFF_DOWN_MMHG } from '#core/kit/pump';
-import { pumpsGoOn } from '#core/session/decide/pumps-go-on';
+import { CUFF_DOWN_MMHG } from '#core/kit';
+import { pumpsGoOn } from '#core/session';
 import { act, handsOf } from '../act/act';
 import { serverNow } from '../data/clock';
 import type { LiveSession } from '../data/live-session';

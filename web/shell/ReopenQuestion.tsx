@@ -1,9 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { use, useState } from 'react';
-import { LIMB_NAMES } from '#core/quantity/limb';
-import { limbClocks } from '#core/session/clocks';
-import { inflatedLimbs } from '#core/session/state';
+import { LIMB_NAMES } from '#core/quantity';
+import { inflatedLimbs, limbClocks } from '#core/session';
 import { useAct } from '../act/act';
 import { thisDevice } from '../data/device';
 import { keptTakenUp } from '../data/follow';

@@ -1,7 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
-import { limbClocks } from '#core/session/clocks';
-import { inflatedLimbs } from '#core/session/state';
+import { inflatedLimbs, limbClocks } from '#core/session';
 import { serverNow } from '../data/clock';
 import { appendDue, type LiveSession } from '../data/live-session';
 import { onTick } from '../parts/time/ticks';

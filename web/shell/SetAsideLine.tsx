@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { Popover } from 'radix-ui';
-import { EVENTS } from '#core/session/events';
+import { EVENTS } from '#core/session';
 import { letGo, useOutbox } from '../data/outbox';
 import { saveFile } from '../data/save-file';
 import { translate } from '../language/translate';

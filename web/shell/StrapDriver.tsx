@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
-import { heartRateDue } from '#core/session/heart-rate-due';
+import { heartRateDue } from '#core/session';
 import { act } from '../act/act';
 import { serverNow } from '../data/clock';
 import type { LiveSession } from '../data/live-session';

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { UserRound } from 'lucide-react';
 import type { ButtonHTMLAttributes, Ref } from 'react';
 import type { Practitioner } from '#contract/practice';
-import { ROLE_NAMES } from '#core/access/permissions';
+import { ROLE_NAMES } from '#core/access';
 import { translate } from '../language/translate';
 
 /** Who is in; pressed, it says what one can do about that. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { paceCues } from '#core/protocol/pace';
+import { paceCues } from '#core/protocol';
 import { CueBook } from './cue-book';
 
 const TEMPO = { upMs: 1_000, holdMs: 0, downMs: 1_000 };

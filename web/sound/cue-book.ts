@@ -1,4 +1,4 @@
-import type { Cue } from '#core/protocol/pace';
+import type { Cue } from '#core/protocol';
 
 /** Tones are handed to the sound card a little ahead, so that a busy page keeps the beat. */
 const AHEAD_MS = 300;

@@ -1,6 +1,6 @@
-import type { Plan } from '#core/plan/plan';
-import { type Cue, paceCues, restCues } from '#core/protocol/pace';
-import { openSet, type SessionState } from '#core/session/state';
+import type { Plan } from '#core/plan';
+import { type Cue, paceCues, restCues } from '#core/protocol';
+import { openSet, type SessionState } from '#core/session';
 
 /** What is to be heard of a session in a stretch of time: the pace of a set, or the ticks before one. */
 export function cuesOf(plan: Plan, state: SessionState, fromMs: number, toMs: number): Cue[] {

@@ -1,5 +1,5 @@
 import type { DeviceFrame } from '#contract/device';
-import { dopplerAt, probeSound } from '#core/simulation/sensors';
+import { dopplerAt, probeSound } from '#core/simulation';
 import { muted } from './mute';
 
 const FRAME_S = 0.06;

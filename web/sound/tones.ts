@@ -1,4 +1,4 @@
-import type { Cue } from '#core/protocol/pace';
+import type { Cue } from '#core/protocol';
 import { muted, paced } from './mute';
 
 type Tone = { hz: number; lengthS: number; gain: number };

@@ -1,4 +1,4 @@
-import type { Text } from '#core/message/message';
+import type { Text } from '#core/message';
 import { store } from './store';
 
 /** A person with a sign that the emergency number is for, as this device heard it. */

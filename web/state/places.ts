@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Dumbbell, Gauge, LayoutList, type LucideIcon, ShieldCheck, UserPlus, Wrench } from 'lucide-react';
-import type { LinkId } from '#core/record/link';
+import type { LinkId } from '#core/record';
 
 /** A bench of a person that a key goes to: a link of the chain, or what is next to it. */
 type BenchId = LinkId | 'outcomes' | 'log';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dayOf } from '#core/quantity/days';
+import { dayOf } from '#core/quantity';
 import { attackRuns } from '../../tests/attack-runs';
 import { NotACalendar, readCalendar } from './person/block/read-calendar';
 import { NoHeartRate, readHeartRate } from './person/record/read-heart-rate';

@@ -1,4 +1,4 @@
-import { ADJUNCT_IDS, ADJUNCT_NAMES } from '#core/protocol/adjunct';
+import { ADJUNCT_IDS, ADJUNCT_NAMES } from '#core/protocol';
 import { translate } from '../language/translate';
 
 /** Adjuncts, as words of a sentence. */

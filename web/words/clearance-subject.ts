@@ -1,6 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { ClearanceSubject } from '#core/screening/clearance';
-import { SCREEN_ITEMS } from '#core/screening/items';
+import { type ClearanceSubject, SCREEN_ITEMS } from '#core/screening';
 import { translate } from '../language/translate';
 
 const OTHER_SUBJECTS = {

@@ -1,6 +1,6 @@
-import { SIDE_NAMES } from '#core/quantity/limb';
-import { exerciseLabel } from '#core/record/facts';
-import type { Side } from '#core/strength/side';
+import { SIDE_NAMES } from '#core/quantity';
+import { exerciseLabel } from '#core/record';
+import type { Side } from '#core/strength';
 import { translate } from '../language/translate';
 
 /** "Knee extension, left"; "Back squat" where both sides work at once. */

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { TempoId } from '#core/protocol/tempo';
+import type { TempoId } from '#core/protocol';
 import { figure } from '../language/translate';
 
 /** "4:07" for clocks; rounds down, and shows a minus when below zero. */

@@ -1,4 +1,4 @@
-import { type Day, dayOf, isoOf } from '#core/quantity/days';
+import { type Day, dayOf, isoOf } from '#core/quantity';
 import { day } from './format';
 
 /** Noon of a day of the calendar, for what formats dates. */

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { Offer } from '#core/session/events';
+import type { Offer } from '#core/session';
 
 /** What an offer would change: "loosen by 10 mmHg", "rest 45 s from now on". */
 export function offerWords(offer: Offer, massWords: (kg: number) => string): string {

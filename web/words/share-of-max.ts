@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { percentOfMax } from '#core/load/percent-of-max';
-import type { PlannedLoad } from '#core/plan/plan';
+import { percentOfMax } from '#core/load';
+import type { PlannedLoad } from '#core/plan';
 import { plain } from './format';
 
 /**

@@ -1,10 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { composeSession } from '#core/plan/compose';
+import { composeSession } from '#core/plan';
 import { testBasis, testExercise, testPlan, testSession } from '#core/plan/plan.fixture';
-import { pacedReps } from '#core/protocol/set-work';
-import type { EventBody } from '#core/session/events';
-import { inHand } from '#core/session/in-hand';
-import { nextStep } from '#core/session/next-step';
+import { pacedReps } from '#core/protocol';
+import { type EventBody, inHand, nextStep } from '#core/session';
 import { foldAll as fold, logOf, START_MS } from '#core/session/session.fixture';
 import { promptWords, stepWords, thenWords } from './step-words';
 

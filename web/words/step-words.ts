@@ -1,15 +1,20 @@
 import { t } from '@lingui/core/macro';
-import { markWords } from '#core/cuff/mark-words';
-import { capital, type Text } from '#core/message/message';
-import { type Plan, primingIn } from '#core/plan/plan';
-import type { Priming } from '#core/pressure/priming';
-import { intensityWords } from '#core/protocol/intensity';
-import { pacedReps } from '#core/protocol/set-work';
-import { LIMB_NAMES } from '#core/quantity/limb';
-import { inHand, type LimbInHand, restInHand } from '#core/session/in-hand';
-import type { NextStep } from '#core/session/next-step';
-import { nextPlace, type SetPlace } from '#core/session/places';
-import { openSet, type SessionState } from '#core/session/state';
+import { markWords } from '#core/cuff';
+import { capital, type Text } from '#core/message';
+import { type Plan, primingIn } from '#core/plan';
+import type { Priming } from '#core/pressure';
+import { intensityWords, pacedReps } from '#core/protocol';
+import { LIMB_NAMES } from '#core/quantity';
+import {
+  inHand,
+  type LimbInHand,
+  type NextStep,
+  nextPlace,
+  openSet,
+  restInHand,
+  type SessionState,
+  type SetPlace,
+} from '#core/session';
 import { translate } from '../language/translate';
 import { clock, countdown } from './format';
 

@@ -1,4 +1,4 @@
-import { cmToIn, inToCm, kgToLb, lbToKg, lengthIn, massIn } from '#core/quantity/units';
+import { cmToIn, inToCm, kgToLb, lbToKg, lengthIn, massIn } from '#core/quantity';
 import { usePractice } from '../data/queries';
 import { figure } from '../language/translate';
 import { plain } from './format';

@@ -1,7 +1,6 @@
 import { expose } from 'comlink';
-import { placeBlock } from '#core/course/place-block';
-import { rehearse } from '#core/course/rehearse';
-import { forecast } from '#core/forecast/forecast';
+import { placeBlock, rehearse } from '#core/course';
+import { forecast } from '#core/forecast';
 
 /** The heavy sums of planning, away from the page's own thread. */
 const planning = { forecast, placeBlock, rehearse };

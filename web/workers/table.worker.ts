@@ -1,7 +1,6 @@
 import { expose } from 'comlink';
 import { type ParseStepResult, parse, unparse } from 'papaparse';
-import { type BadCell, type Known, readRow } from '#core/table/read-row';
-import type { ColumnUnit, Mapping } from '#core/table/recognise';
+import { type BadCell, type ColumnUnit, type Known, type Mapping, readRow } from '#core/table';
 import { type Encoding, encodingOf } from './table-file';
 
 const SAMPLE_ROWS = 200;

@@ -1,13 +1,11 @@
 import { ARCHIVE_KIND_NAMES } from '#contract/archive-kind-names';
 import type { ArchiveKind } from '#contract/archive-rows';
 import { CLINICIANS_KIT, type KitList } from '#contract/practice';
-import { type Doer, mayDo, type Permission, whoMay } from '#core/access/permissions';
-import { msg } from '#core/message/message';
-import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
-import { NEVER_APART } from '#core/occlusion-pressure/practice-spread';
-import type { ReadingSchool } from '#core/occlusion-pressure/trial';
-import { EXERCISES } from '#core/protocol/exercises';
-import { RULES } from '#core/rules/catalogue';
+import { type Doer, mayDo, type Permission, whoMay } from '#core/access';
+import { msg } from '#core/message';
+import { estimateOcclusionPressure, NEVER_APART, type ReadingSchool } from '#core/occlusion-pressure';
+import { EXERCISES } from '#core/protocol';
+import { RULES } from '#core/rules';
 import { readTrials } from '../../db/read-facts';
 import type { Prepare } from '../../db/sqlite';
 import { NotAnArchive } from './read-archive';

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { ArchiveMatches, ArchiveOf, ArchivePreview, ArchiveRow, Match } from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
-import type { Doer } from '#core/access/permissions';
-import { msg } from '#core/message/message';
-import type { NewHold } from '#core/record/holds';
-import type { SessionEvent } from '#core/session/events';
+import type { Doer } from '#core/access';
+import { msg } from '#core/message';
+import type { NewHold } from '#core/record';
+import type { SessionEvent } from '#core/session';
 import { type AuditRow, appendAudit } from '../../db/audit';
 import { fillConditionsOf, fillLettersOf } from '../../db/fill-old';
 import { raiseHolds } from '../../db/holds';

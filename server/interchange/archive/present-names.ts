@@ -1,5 +1,5 @@
 import type { ArchiveKind } from '#contract/archive-rows';
-import { presentName } from '#core/session/versions/present-name';
+import { presentName } from '#core/session';
 
 type Row = Readonly<Record<string, unknown>>;
 

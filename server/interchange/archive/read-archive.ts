@@ -9,9 +9,7 @@ import {
 } from '#contract/archive';
 import { ARCHIVE_KIND_NAMES } from '#contract/archive-kind-names';
 import { ARCHIVE_ROWS, type ArchiveKind } from '#contract/archive-rows';
-import { messageOf } from '#core/message/issue';
-import { type Message, msg } from '#core/message/message';
-import { MessageError } from '#core/message/message-error';
+import { type Message, MessageError, messageOf, msg } from '#core/message';
 import { isStorable } from '../../storable';
 import { withPresentNames } from './present-names';
 import { fingerprintOf, isSignedBy } from './site-key';

@@ -1,8 +1,7 @@
 import type { ArchiveKind } from '#contract/archive-rows';
 import { ARCHIVE_ROWS } from '#contract/archive-rows';
-import type { Plan } from '#core/plan/plan';
-import { readPlan } from '#core/plan/versions/read-plan';
-import type { SessionEvent } from '#core/session/events';
+import { type Plan, readPlan } from '#core/plan';
+import type { SessionEvent } from '#core/session';
 import { NOTHING_DONE } from '../../db/session-log';
 
 type Row = Record<string, unknown>;

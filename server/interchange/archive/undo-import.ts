@@ -1,6 +1,6 @@
 import type { ImportBatch } from '#contract/archive';
 import type { ArchiveKind } from '#contract/archive-rows';
-import { type Message, msg } from '#core/message/message';
+import { type Message, msg } from '#core/message';
 import { type AuditNote, writeAudit } from '../../db/audit';
 import { isForeignKeyClash, type Prepare } from '../../db/sqlite';
 import { recountSuperseded } from '../../db/superseded';

@@ -1,6 +1,6 @@
 import JSONSchemaValidator from '@asymmetrik/fhir-json-schema-validator';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { LOINC_CODES } from '#core/screening/loinc';
+import { LOINC_CODES } from '#core/screening';
 import { startAfter } from '../../api.fixture';
 import { demoDatabase } from '../../demo.fixture';
 import { ready, train } from '../../forbidden.fixture';

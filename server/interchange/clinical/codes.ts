@@ -1,4 +1,4 @@
-import { LOINC, LOINC_CODES, type LoincId } from '#core/screening/loinc';
+import { LOINC, LOINC_CODES, type LoincId } from '#core/screening';
 
 const UCUM = 'http://unitsofmeasure.org';
 

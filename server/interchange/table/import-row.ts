@@ -1,27 +1,24 @@
 import { randomUUID } from 'node:crypto';
 import type { TableRow } from '#contract/table';
-import type { Cuff } from '#core/cuff/cuff';
-import { checkCuff, checkGirth } from '#core/cuff/fit';
-import type { Derived } from '#core/derivation/derived';
-import { type Finding, hardFindings } from '#core/findings/finding';
-import type { Pump } from '#core/kit/pump';
-import { type Message, msg, sentences } from '#core/message/message';
-import { MessageError } from '#core/message/message-error';
-import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
-import { METHODS } from '#core/occlusion-pressure/methods';
-import { checkPlausibility } from '#core/occlusion-pressure/plausibility';
-import type { Spread } from '#core/occlusion-pressure/practice-spread';
-import { USUAL_SHELF_LIFE } from '#core/occlusion-pressure/shelf-life';
-import type { MeasureBook } from '#core/outcomes/measures';
-import { checkTaken, valueTaken } from '#core/outcomes/taken';
-import { setOrder } from '#core/plan/set-order';
-import { readPlan } from '#core/plan/versions/read-plan';
-import type { Exercise } from '#core/protocol/exercise';
-import { limbKind } from '#core/quantity/limb';
-import { operatedOn } from '#core/record/in-force';
-import { checkTest } from '#core/strength/check-test';
-import { oneRepMax } from '#core/strength/one-rep-max';
-import type { TableKind } from '#core/table/tables';
+import { type Cuff, checkCuff, checkGirth } from '#core/cuff';
+import type { Derived } from '#core/derivation';
+import { type Finding, hardFindings } from '#core/findings';
+import type { Pump } from '#core/kit';
+import { type Message, MessageError, msg, sentences } from '#core/message';
+import {
+  checkPlausibility,
+  estimateOcclusionPressure,
+  METHODS,
+  type Spread,
+  USUAL_SHELF_LIFE,
+} from '#core/occlusion-pressure';
+import { checkTaken, type MeasureBook, valueTaken } from '#core/outcomes';
+import { readPlan, setOrder } from '#core/plan';
+import type { Exercise } from '#core/protocol';
+import { limbKind } from '#core/quantity';
+import { operatedOn } from '#core/record';
+import { checkTest, oneRepMax } from '#core/strength';
+import type { TableKind } from '#core/table';
 import { CONDITION, conditionOf } from '../../db/conditions';
 import { enterSession } from '../../db/enter-session';
 import type { Prepare } from '../../db/sqlite';

@@ -1,8 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { type RefusedRow, TABLE_ROWS, type TableAnswer } from '#contract/table';
-import { messageOf } from '#core/message/issue';
-import { msg } from '#core/message/message';
-import { TABLES, type TableKind } from '#core/table/tables';
+import { messageOf, msg } from '#core/message';
+import { TABLES, type TableKind } from '#core/table';
 import type { Prepare } from '../../db/sqlite';
 import { Problem } from '../../problem';
 import { isStorable } from '../../storable';

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Popover } from 'radix-ui';
-import type { Derived } from '#core/derivation/derived';
-import { RULES } from '#core/rules/catalogue';
+import type { Derived } from '#core/derivation';
+import { RULES } from '#core/rules';
 import { translate } from '../../language/translate';
 import { plain } from '../../words/format';
 import { useUnits } from '../../words/units';

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { Finding } from '#core/findings/finding';
+import type { Finding } from '#core/findings';
 import { translate } from '../../language/translate';
 import { KeyHint } from './Button';
 import { Why } from './Why';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { type Permission, whoMay } from '#core/access/permissions';
+import { type Permission, whoMay } from '#core/access';
 import { useMay } from '../../data/queries';
 import { translate } from '../../language/translate';
 import { Why } from './Why';

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { LinkState } from '#core/record/link';
+import type { LinkState } from '#core/record';
 
 const WORDS: Record<LinkState, string> = { good: t`good`, due: t`due`, held: t`held`, missing: t`missing` };
 

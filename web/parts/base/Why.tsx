@@ -1,6 +1,6 @@
 import { Trans } from '@lingui/react/macro';
 import { Popover } from 'radix-ui';
-import { RULES, type RuleId } from '#core/rules/catalogue';
+import { RULES, type RuleId } from '#core/rules';
 import { translate } from '../../language/translate';
 
 /** "why": the rule behind what is before it, in words, with where it comes from. On paper its id is printed instead. */

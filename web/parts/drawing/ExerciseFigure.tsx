@@ -1,7 +1,13 @@
 import { memo } from 'react';
-import { type Joint, type Joints, jointsOf, type Point } from '#core/protocol/figure';
-import type { Figure, Prop } from '#core/protocol/pose';
-import { figureOf } from '#core/protocol/poses';
+import {
+  type Figure,
+  figureOf,
+  type Joint,
+  type Joints,
+  jointsOf,
+  type Point,
+  type Prop,
+} from '#core/protocol';
 
 /** A body with room around it, in the units of `jointsOf`. */
 const SIZE = 124;

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity/limb';
+import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity';
 import { translate } from '../../language/translate';
 
 /** Four limbs as the person's own left and right: choose one, see what is known for each. */

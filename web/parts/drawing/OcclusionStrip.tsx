@@ -1,11 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { type ReactNode, useId } from 'react';
-import { fenceMs } from '#core/plan/occlusion-clock';
-import type { Plan } from '#core/plan/plan';
-import { laneLimitMs } from '#core/plan/plan-limit';
-import type { Lane, Timeline, TimelineSet } from '#core/plan/timeline';
-import { repMs } from '#core/protocol/tempo';
-import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
+import { fenceMs, type Lane, laneLimitMs, type Plan, type Timeline, type TimelineSet } from '#core/plan';
+import { repMs } from '#core/protocol';
+import { LIMB_LABELS, type Limb } from '#core/quantity';
 import { translate } from '../../language/translate';
 import { clock, plain } from '../../words/format';
 import { useWidth } from '../base/use-width';

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useEffect, useRef } from 'react';
 import type { DeviceFrame } from '#contract/device';
-import { flowShape } from '#core/simulation/limb';
+import { flowShape } from '#core/simulation';
 import type { PressureSource } from '../../devices/pressure-source';
 
 const SHOWN_MS = 5_000;

@@ -1,4 +1,4 @@
-import { type Inflation, type Lane, pressuresHeld } from '#core/plan/timeline';
+import { type Inflation, type Lane, pressuresHeld } from '#core/plan';
 
 /** The highest pressure of a lane in mmHg; 0 under a strap, which has none. */
 export const highestMmHg = (lane: Lane | undefined): number =>

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
-import type { Timeline } from '#core/plan/timeline';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import type { Timeline } from '#core/plan';
+import { LIMB_LABELS } from '#core/quantity';
 import { translate } from '../../language/translate';
 import { clock, pressureWords } from '../../words/format';
 

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { format, getDefaultOptions } from 'date-fns';
 import { DayPicker } from 'react-day-picker';
-import { dayOf } from '#core/quantity/days';
+import { dayOf } from '#core/quantity';
 import { serverNow } from '../../data/clock';
 import { noonOf } from '../../words/noon';
 

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import { readTypedTime } from '#core/table/typed-day';
+import { readTypedTime } from '#core/table';
 import { Field } from './Field';
 
 /** A time of day, typed as one says it: 17:30, 1730 or 5.30 pm. @param value hours and minutes, or empty */

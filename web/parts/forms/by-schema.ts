@@ -1,6 +1,6 @@
 import type { FieldValues, Path } from 'react-hook-form';
 import type { z } from 'zod';
-import { messageOf } from '#core/message/issue';
+import { messageOf } from '#core/message';
 import { translate } from '../../language/translate';
 import '#contract/schema-words';
 import type { Reading, Wrong } from './use-fields';

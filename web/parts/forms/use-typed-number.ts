@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { toNumber } from '#core/quantity/units';
+import { toNumber } from '#core/quantity';
 import { plain } from '../../words/format';
 
 /**

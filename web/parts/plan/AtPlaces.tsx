@@ -1,11 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useMemo, useState } from 'react';
-import { type AtPlace, atPlace } from '#core/plan/at-place';
-import type { Basis } from '#core/plan/basis';
-import type { SessionChoice } from '#core/plan/choices';
-import type { Plan } from '#core/plan/plan';
-import { PLACE_IDS, PLACE_LABELS, type Place } from '#core/quantity/place';
+import { type AtPlace, atPlace, type Basis, type Plan, type SessionChoice } from '#core/plan';
+import { PLACE_IDS, PLACE_LABELS, type Place } from '#core/quantity';
 import { usePractice } from '../../data/queries';
 import { translate } from '../../language/translate';
 import { Button } from '../base/Button';

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { LINK_LABELS, type LinkId } from '#core/record/link';
+import { LINK_LABELS, type LinkId } from '#core/record';
 import { translate } from '../../language/translate';
 import { usePlanSearch } from './use-plan-in-hand';
 

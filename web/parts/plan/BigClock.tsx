@@ -1,12 +1,19 @@
 import { t } from '@lingui/core/macro';
 import { memo } from 'react';
-import type { Plan } from '#core/plan/plan';
-import { pacePosition } from '#core/protocol/pace';
-import { pacedReps } from '#core/protocol/set-work';
-import { repsNow, restLeftMs } from '#core/session/clocks';
-import { type NextStep, nextStep } from '#core/session/next-step';
-import { nextPlace } from '#core/session/places';
-import { correctedReps, findSet, openSet, type SessionState, type SetRecord } from '#core/session/state';
+import type { Plan } from '#core/plan';
+import { pacedReps, pacePosition } from '#core/protocol';
+import {
+  correctedReps,
+  findSet,
+  type NextStep,
+  nextPlace,
+  nextStep,
+  openSet,
+  repsNow,
+  restLeftMs,
+  type SessionState,
+  type SetRecord,
+} from '#core/session';
 import { clock, countdown } from '../../words/format';
 import { useNow } from '../time/use-now';
 import { amountWords } from './PlanSummary';

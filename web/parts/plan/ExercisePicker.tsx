@@ -1,11 +1,15 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import { EQUIPMENT_NAMES } from '#core/protocol/equipment-words';
-import type { Exercise } from '#core/protocol/exercise';
-import { type ExerciseId, findExercises, type Library } from '#core/protocol/exercises';
-import { musclesText } from '#core/protocol/muscle-names';
-import { teachingOf } from '#core/protocol/teaching';
-import { POSITION_NAMES } from '#core/quantity/limb';
+import {
+  EQUIPMENT_NAMES,
+  type Exercise,
+  type ExerciseId,
+  findExercises,
+  type Library,
+  musclesText,
+  teachingOf,
+} from '#core/protocol';
+import { POSITION_NAMES } from '#core/quantity';
 import { translate } from '../../language/translate';
 import { ExerciseFigure } from '../drawing/ExerciseFigure';
 import { Field } from '../forms/Field';

@@ -1,7 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { Exercise } from '#core/protocol/exercise';
-import { musclesText } from '#core/protocol/muscle-names';
-import { breathingOf, teachingOf } from '#core/protocol/teaching';
+import { breathingOf, type Exercise, musclesText, teachingOf } from '#core/protocol';
 import { translate } from '../../language/translate';
 
 /** How an exercise is taught, each part on its line; nothing for one the practice has added, whose cue says it. */

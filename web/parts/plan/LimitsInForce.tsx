@@ -1,10 +1,9 @@
 import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
-import { RUNG_NAMES } from '#core/plan/goals';
-import { rangeWords } from '#core/protocol/joint-range';
-import { WORK_MODE_NAMES } from '#core/protocol/work-mode';
-import { LIMB_NAMES } from '#core/quantity/limb';
-import { type Clearance, hasLimits, isInForce } from '#core/screening/clearance';
+import { RUNG_NAMES } from '#core/plan';
+import { rangeWords, WORK_MODE_NAMES } from '#core/protocol';
+import { LIMB_NAMES } from '#core/quantity';
+import { type Clearance, hasLimits, isInForce } from '#core/screening';
 import { translate } from '../../language/translate';
 import { day } from '../../words/format';
 import { Why } from '../base/Why';

@@ -1,12 +1,10 @@
 import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
-import { occasionWords } from '#core/course/course-plan';
-import { markWords } from '#core/cuff/mark-words';
-import { isArbitrary, isCuffed, type Plan, plannedKg } from '#core/plan/plan';
-import { chainOf } from '#core/record/chain';
-import type { LinkState } from '#core/record/link';
-import type { PlanInForce } from '#core/record/plans-in-force';
+import { occasionWords } from '#core/course';
+import { markWords } from '#core/cuff';
+import { isArbitrary, isCuffed, type Plan, plannedKg } from '#core/plan';
+import { chainOf, type LinkState, type PlanInForce } from '#core/record';
 import { translate } from '../../language/translate';
 import { shareOfMax } from '../../words/share-of-max';
 import { type Measure, useUnits } from '../../words/units';

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
-import { compile } from '#core/plan/compile';
 import {
   type CuffedTarget,
+  compile,
   isCuffed,
   type LimbTarget,
   type Plan,
@@ -11,9 +11,9 @@ import {
   plannedWords,
   primingCycles,
   staysInflated,
-} from '#core/plan/plan';
-import { pacedReps } from '#core/protocol/set-work';
-import { LIMB_LABELS, POSITION_NAMES } from '#core/quantity/limb';
+} from '#core/plan';
+import { pacedReps } from '#core/protocol';
+import { LIMB_LABELS, POSITION_NAMES } from '#core/quantity';
 import { translate } from '../../language/translate';
 import { clock, tempoWords } from '../../words/format';
 import { shareOfMax } from '../../words/share-of-max';

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
-import type { Plan } from '#core/plan/plan';
-import { adjunctText, type PlannedAdjunct, sittingPart } from '#core/protocol/adjunct';
+import type { Plan } from '#core/plan';
+import { adjunctText, type PlannedAdjunct, sittingPart } from '#core/protocol';
 import { translate } from '../../language/translate';
 
 const HEADS: Record<PlannedAdjunct['when'], string> = { before: t`First`, after: t`Afterwards` };

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { type AtMark, markWords } from '#core/cuff/mark-words';
-import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
+import { type AtMark, markWords } from '#core/cuff';
+import { LIMB_LABELS, type Limb } from '#core/quantity';
 import { translate } from '../../language/translate';
 
 /** A limb under a strap: its mark and how it felt. Never a pressure, never a share of LOP (rule TIGHT). */

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { type ReactNode, useState } from 'react';
-import { type Finding, guardFindings, hardFindings } from '#core/findings/finding';
+import { type Finding, guardFindings, hardFindings } from '#core/findings';
 import { fieldProblem } from '../../data/api';
 import { useMay } from '../../data/queries';
 import { Why } from '../base/Why';

@@ -1,6 +1,6 @@
 import { useSearchParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import { type PlanInForce, plansInForce } from '#core/record/plans-in-force';
+import { type PlanInForce, plansInForce } from '#core/record';
 
 /** In the address: which plan of a person is spoken of; none is the one that is next. */
 const PARAM = 'plan';

@@ -1,9 +1,8 @@
 import { t } from '@lingui/core/macro';
-import { swellingChanges } from '#core/outcomes/swelling';
-import type { Plan } from '#core/plan/plan';
-import { type Adjunct, adjunctText, type PlannedAdjunct } from '#core/protocol/adjunct';
-import type { Intent } from '#core/session/decide/intent';
-import type { SessionState } from '#core/session/state';
+import { swellingChanges } from '#core/outcomes';
+import type { Plan } from '#core/plan';
+import { type Adjunct, adjunctText, type PlannedAdjunct } from '#core/protocol';
+import type { Intent, SessionState } from '#core/session';
 import { translate } from '../../language/translate';
 import { ADJUNCT_OPTIONS } from '../../words/adjunct-options';
 import { dayAndTime } from '../../words/format';

@@ -1,11 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { memo } from 'react';
-import type { Plan } from '#core/plan/plan';
-import { watchesBloodPressure } from '#core/record/in-force';
-import { bloodPressureWords } from '#core/screening/blood-pressure';
-import { BLOOD_PRESSURE_MOMENTS, bloodPressureDue } from '#core/session/blood-pressure';
-import type { SessionState } from '#core/session/state';
+import type { Plan } from '#core/plan';
+import { watchesBloodPressure } from '#core/record';
+import { bloodPressureWords } from '#core/screening';
+import { BLOOD_PRESSURE_MOMENTS, bloodPressureDue, type SessionState } from '#core/session';
 import type { Act } from '../../act/act';
 import { useClient } from '../../data/queries';
 import { inSentence, translate } from '../../language/translate';

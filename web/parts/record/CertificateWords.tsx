@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { certificateStanding } from '#core/learning/certificate';
+import { certificateStanding } from '#core/learning';
 import { serverNow } from '../../data/clock';
 import { day, endOfDayMs } from '../../words/format';
 

@@ -1,4 +1,4 @@
-import { CONSENT_TEXTS } from '#core/screening/consent-texts';
+import { CONSENT_TEXTS } from '#core/screening';
 import { translate } from '../../language/translate';
 
 /** What is read with a person before they agree, as that version has it (rule SCR-6). */

@@ -1,4 +1,4 @@
-import { DAY_SIGNS, type DaySign } from '#core/screening/day-check';
+import { DAY_SIGNS, type DaySign } from '#core/screening';
 import { translate } from '../../language/translate';
 import { YesNo } from '../forms/YesNo';
 

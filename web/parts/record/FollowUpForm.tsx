@@ -1,8 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import { URGENT_SIGNS } from '#core/record/holds';
-import type { Intent } from '#core/session/decide/intent';
-import { type FollowUp, urgentSignSchema } from '#core/session/events';
+import { URGENT_SIGNS } from '#core/record';
+import { type FollowUp, type Intent, urgentSignSchema } from '#core/session';
 import { translate } from '../../language/translate';
 import { ACTIONS } from '../../state/actions';
 import { Button } from '../base/Button';

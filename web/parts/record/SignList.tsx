@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Dialog } from 'radix-ui';
-import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
+import { SIGNS, type SignId, signIdSchema } from '#core/session';
 import { translate } from '../../language/translate';
 
 const isStop = (sign: SignId): boolean => SIGNS[sign].level !== 'expected';

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { toNumber } from '#core/quantity/units';
-import { type BloodPressure, bloodPressureSchema } from '#core/screening/blood-pressure';
+import { toNumber } from '#core/quantity';
+import { type BloodPressure, bloodPressureSchema } from '#core/screening';
 
 /** A blood pressure as typed, so that nothing typed is lost. */
 export type TypedPressure = { upper: string; lower: string };

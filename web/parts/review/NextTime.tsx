@@ -1,9 +1,8 @@
 import { t } from '@lingui/core/macro';
-import { whoMay } from '#core/access/permissions';
-import { calledIn } from '#core/plan/called';
-import { limitsInForce } from '#core/record/in-force';
-import { reviewSession } from '#core/record/session-review';
-import { changeWords } from '#core/review/change';
+import { whoMay } from '#core/access';
+import { calledIn } from '#core/plan';
+import { limitsInForce, reviewSession } from '#core/record';
+import { changeWords } from '#core/review';
 import type { Act } from '../../act/act';
 import { type LiveSession, useSession } from '../../data/live-session';
 import { useClient, useMay, usePractice } from '../../data/queries';

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { newPinSchema } from '#contract/sign-in';
-import { ROLE_NAMES } from '#core/access/permissions';
+import { ROLE_NAMES } from '#core/access';
 import { api, failureWords } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { must, signOut, useMe } from '../../../data/sign-in';

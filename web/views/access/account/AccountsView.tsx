@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { Account, Accounts } from '#contract/sign-in';
-import { ROLE_NAMES, ROLES, whoMay } from '#core/access/permissions';
+import { ROLE_NAMES, ROLES, whoMay } from '#core/access';
 import {
   changeAccount,
   endAccount,

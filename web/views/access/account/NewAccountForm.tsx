@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { Accounts } from '#contract/sign-in';
-import { ROLE_NAMES, ROLES, type Role } from '#core/access/permissions';
+import { ROLE_NAMES, ROLES, type Role } from '#core/access';
 import { openAccount, useAccountWrite } from '../../../data/accounts';
 import { failureWords, fieldProblem } from '../../../data/api';
 import { translate } from '../../../language/translate';

@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { OnDevice, SignInState } from '#contract/sign-in';
-import { ROLE_NAMES } from '#core/access/permissions';
+import { ROLE_NAMES } from '#core/access';
 import { failureWords } from '../../../data/api';
 import { enter, useSignIn, useSignInState } from '../../../data/sign-in';
 import { translate } from '../../../language/translate';

@@ -7,14 +7,13 @@ import {
   limbUnderTraps,
   OFF_ZERO_MMHG,
   type PracticeCase,
+  type PracticeScore,
   type PracticeWish,
   TRAP,
   type Trap,
   trapsFor,
-} from '#core/learning/practice-case';
-import type { PracticeScore } from '#core/learning/practice-score';
-import { LIMB_LABELS, POSITION_NAMES } from '#core/quantity/limb';
-import { toNumber } from '#core/quantity/units';
+} from '#core/learning';
+import { LIMB_LABELS, POSITION_NAMES, toNumber } from '#core/quantity';
 import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { localSource } from '../../../devices/local-source';

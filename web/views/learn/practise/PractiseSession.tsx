@@ -3,21 +3,22 @@ import { Trans } from '@lingui/react/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { NewSessionAttempt } from '#contract/practice-attempt';
-import { heldMmHg, type SessionCase } from '#core/learning/session-case';
 import {
   BY_MMHG,
   cuffOn,
   doInSession,
+  heldMmHg,
   newSessionRun,
   type SessionAction,
+  type SessionCase,
   type SessionRun,
+  type SessionScore,
   STEP_MS,
   stepSession,
   whatIsKnown,
-} from '#core/learning/session-run';
-import type { SessionScore } from '#core/learning/session-score';
-import { LIMB_LABELS } from '#core/quantity/limb';
-import { SIGNS } from '#core/session/signs';
+} from '#core/learning';
+import { LIMB_LABELS } from '#core/quantity';
+import { SIGNS } from '#core/session';
 import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { inSentence, translate } from '../../../language/translate';

@@ -1,9 +1,14 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { SharedCase } from '#contract/practice-attempt';
-import { makePracticeCase, type PracticeCase, type PracticeWish } from '#core/learning/practice-case';
-import { makeSessionCase, type SessionCase } from '#core/learning/session-case';
-import type { PulseMethod } from '#core/occlusion-pressure/methods';
+import {
+  makePracticeCase,
+  makeSessionCase,
+  type PracticeCase,
+  type PracticeWish,
+  type SessionCase,
+} from '#core/learning';
+import type { PulseMethod } from '#core/occlusion-pressure';
 import { useMe } from '../../../data/sign-in';
 import { inSentence } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';

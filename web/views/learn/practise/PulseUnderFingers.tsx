@@ -1,7 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { useEffect, useRef } from 'react';
-import { flowShape } from '#core/simulation/limb';
-import { feltPulse } from '#core/simulation/sensors';
+import { feltPulse, flowShape } from '#core/simulation';
 import type { PressureSource } from '../../../devices/pressure-source';
 
 const BEAT_MS = 40;

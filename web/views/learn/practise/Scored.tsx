@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
-import type { Lost } from '#core/learning/practice-score';
+import type { Lost } from '#core/learning';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { AttemptCurve } from './AttemptCurve';

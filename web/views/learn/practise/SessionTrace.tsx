@@ -1,6 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { SessionCase } from '#core/learning/session-case';
-import type { SessionRun } from '#core/learning/session-run';
+import type { SessionCase, SessionRun } from '#core/learning';
 
 const WIDTH = 640;
 const HEIGHT = 150;

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { PulseMethod } from '#core/occlusion-pressure/methods';
+import type { PulseMethod } from '#core/occlusion-pressure';
 
 export const METHOD_LABELS: Record<PulseMethod, string> = {
   doppler: t`Probe`,

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { NewBlock } from '#contract/block';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
-import { checkBlock } from '#core/course/check-block';
+import { checkBlock } from '#core/course';
 import { api, failureWords, read } from '../../../data/api';
 import { useRecordWrite } from '../../../data/queries';
 import { translate } from '../../../language/translate';

@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { format } from 'date-fns';
-import type { BlockWeek } from '#core/course/block-weeks';
-import { WEEKDAY_LABELS, weekdayOf } from '#core/quantity/days';
+import type { BlockWeek } from '#core/course';
+import { WEEKDAY_LABELS, weekdayOf } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { clock, plain } from '../../../words/format';
 import { noonOf } from '../../../words/noon';

@@ -1,8 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import type { BlockLine } from '#core/course/block';
-import { BLOCK_STARTS, type BlockStartId } from '#core/course/block-starts';
-import { WEEKDAY_LABELS } from '#core/quantity/days';
+import { BLOCK_STARTS, type BlockLine, type BlockStartId } from '#core/course';
+import { WEEKDAY_LABELS } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { Choice } from '../../../parts/forms/Choice';
 import { DateField } from '../../../parts/forms/DateField';

@@ -1,9 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import type { BlockWish } from '#core/course/block';
-import { type CalendarDays, calendarDays } from '#core/course/calendar-days';
-import { dayOf, WEEKDAY_LABELS } from '#core/quantity/days';
+import { type BlockWish, type CalendarDays, calendarDays } from '#core/course';
+import { dayOf, WEEKDAY_LABELS } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { FieldError } from '../../../parts/forms/Field';
 import { FileLink } from '../../../parts/forms/FileLink';

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { format } from 'date-fns';
-import type { BlockEntry } from '#core/course/follow-block';
-import { type Day, isoOf, weekdayOf } from '#core/quantity/days';
+import type { BlockEntry } from '#core/course';
+import { type Day, isoOf, weekdayOf } from '#core/quantity';
 import { noonOf } from '../../../words/noon';
 import type { BlockState } from './use-block';
 

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { addMonths, format } from 'date-fns';
 import { useState } from 'react';
-import { dayOf, isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/quantity/days';
+import { dayOf, isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { DayCell } from './DayCell';

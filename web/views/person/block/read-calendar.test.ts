@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayOf, isoOf } from '#core/quantity/days';
+import { dayOf, isoOf } from '#core/quantity';
 import { NotACalendar, readCalendar } from './read-calendar';
 
 const [FROM, TO] = [dayOf('2026-05-04'), dayOf('2026-05-31')];

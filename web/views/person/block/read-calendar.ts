@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import ICAL from 'ical.js';
-import type { Appointment } from '#core/course/calendar-days';
-import { type Day, dayOf } from '#core/quantity/days';
+import type { Appointment } from '#core/course';
+import { type Day, dayOf } from '#core/quantity';
 
 /** Why a file is no calendar, and what to do. */
 export class NotACalendar extends Error {}

@@ -3,23 +3,24 @@ import { useMemo, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import {
   type Block,
+  type BlockEntry,
+  type BlockPlan,
+  type BlockStartId,
+  type BlockWeek,
   type BlockWish,
   blockSchema,
   blockWishSchema,
+  followBlock,
   onDays,
+  type Running,
   type Scheduled,
-} from '#core/course/block';
-import type { BlockPlan } from '#core/course/block-plan';
-import { type BlockStartId, startBlock } from '#core/course/block-starts';
-import { type BlockWeek, weeksOf } from '#core/course/block-weeks';
-import { type BlockEntry, followBlock } from '#core/course/follow-block';
-import type { Running } from '#core/course/place-block';
-import type { Unmet } from '#core/course/place-sessions';
-import { type Message, msg } from '#core/message/message';
-import { type Day, dayAt, dayOf, isoOf } from '#core/quantity/days';
-import { newest } from '#core/quantity/newest';
-import { blockContext, blockPlansOf, sessionsByDay } from '#core/record/block-in-force';
-import { comparisonWords } from '#core/record/comparison-in-force';
+  startBlock,
+  type Unmet,
+  weeksOf,
+} from '#core/course';
+import { type Message, msg } from '#core/message';
+import { type Day, dayAt, dayOf, isoOf, newest } from '#core/quantity';
+import { blockContext, blockPlansOf, comparisonWords, sessionsByDay } from '#core/record';
 import { planningWorker } from '../../../workers/planning';
 
 const USUAL_TIME = '17:30';

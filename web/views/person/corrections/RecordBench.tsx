@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { RecordEntry, Unsettled } from '#contract/corrections';
-import { LINK_LABELS } from '#core/record/link';
+import { LINK_LABELS } from '#core/record';
 import { failureWords } from '../../../data/api';
 import { useEntries, useRetract } from '../../../data/corrections';
 import { useMay } from '../../../data/queries';

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import type { EntryContent } from '#contract/corrections';
-import { EXERCISES } from '#core/protocol/exercises';
+import { EXERCISES } from '#core/protocol';
 import { UNITS } from '../../../words/units';
 import { entryWords } from './entry-words';
 

@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import type { EntryContent } from '#contract/corrections';
-import { markWords } from '#core/cuff/mark-words';
-import { LIMB_LABELS, POSITION_NAMES } from '#core/quantity/limb';
-import type { ClientFacts } from '#core/record/facts';
-import { SCREEN_ITEMS } from '#core/screening/items';
+import { markWords } from '#core/cuff';
+import { LIMB_LABELS, POSITION_NAMES } from '#core/quantity';
+import type { ClientFacts } from '#core/record';
+import { SCREEN_ITEMS } from '#core/screening';
 import { translate } from '../../../language/translate';
 import { clearanceSubject } from '../../../words/clearance-subject';
 import { exerciseAndSide } from '../../../words/exercise-and-side';

@@ -1,10 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Link } from 'react-router';
-import type { LoggedSession } from '#core/outcomes/add-up';
-import type { LineExercise } from '#core/outcomes/session-line';
-import { LIMB_NAMES, limbSide, limbsWords } from '#core/quantity/limb';
-import { EFFORT_SCALES, type EffortScale } from '#core/session/effort';
-import { SIGNS } from '#core/session/signs';
+import type { LineExercise, LoggedSession } from '#core/outcomes';
+import { LIMB_NAMES, limbSide, limbsWords } from '#core/quantity';
+import { EFFORT_SCALES, type EffortScale, SIGNS } from '#core/session';
 import { useEffortIn } from '../../../data/use-effort-in';
 import { figure, inSentence, translate } from '../../../language/translate';
 import { clock, dayAndTime, plain } from '../../../words/format';

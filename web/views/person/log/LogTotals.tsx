@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { format } from 'date-fns';
-import { capital } from '#core/message/message';
-import type { Given, LogPeriod, LogTotals } from '#core/outcomes/add-up';
-import { muscleName } from '#core/protocol/muscle-names';
-import { LIMB_LABELS, LIMB_NAMES } from '#core/quantity/limb';
+import { capital } from '#core/message';
+import type { Given, LogPeriod, LogTotals } from '#core/outcomes';
+import { muscleName } from '#core/protocol';
+import { LIMB_LABELS, LIMB_NAMES } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { clock, plain } from '../../../words/format';
 import { noonOf } from '../../../words/noon';

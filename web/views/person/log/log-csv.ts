@@ -1,7 +1,7 @@
 import { unparse } from 'papaparse';
-import type { LoggedSession } from '#core/outcomes/add-up';
-import { LIMB_NAMES } from '#core/quantity/limb';
-import { SIGNS } from '#core/session/signs';
+import type { LoggedSession } from '#core/outcomes';
+import { LIMB_NAMES } from '#core/quantity';
+import { SIGNS } from '#core/session';
 import { inEnglish } from '#language/render';
 
 /** A row for each set, with what its session gave in all: units in the heads, a point for decimals. Loads in kg. */

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Dialog } from 'radix-ui';
-import type { Measure } from '#core/outcomes/measure';
+import type { Measure } from '#core/outcomes';
 import { figure, translate } from '../../../language/translate';
 import { useAction } from '../../../parts/keys/use-action';
 

@@ -3,12 +3,17 @@ import { Trans } from '@lingui/react/macro';
 import { useMemo } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { OutcomesView } from '#contract/outcomes';
-import { type BlockOutcome, byBlock } from '#core/outcomes/by-block';
-import { otherSideOf, type Series } from '#core/outcomes/series';
-import { chanceWords, changeFigure, verdictWords } from '#core/outcomes/verdict-words';
-import { libraryOf } from '#core/protocol/exercises';
-import { dayAt } from '#core/quantity/days';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import {
+  type BlockOutcome,
+  byBlock,
+  chanceWords,
+  changeFigure,
+  otherSideOf,
+  type Series,
+  verdictWords,
+} from '#core/outcomes';
+import { libraryOf } from '#core/protocol';
+import { dayAt, LIMB_LABELS } from '#core/quantity';
 import { useLog } from '../../../data/outcomes';
 import { inSentence, translate } from '../../../language/translate';
 import { clock, day } from '../../../words/format';

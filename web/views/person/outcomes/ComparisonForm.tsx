@@ -3,10 +3,17 @@ import { Trans } from '@lingui/react/macro';
 import { useForm } from 'react-hook-form';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
-import { COMPARISON_LIMITS, type ComparisonWish, comparisonWishSchema } from '#core/outcomes/comparison';
-import { limbsFor, type MeasureBook, type MeasureId, measureOf, takenHere } from '#core/outcomes/measures';
-import { dayAt, isoOf } from '#core/quantity/days';
-import { LIMB_LABELS, limbKind } from '#core/quantity/limb';
+import {
+  COMPARISON_LIMITS,
+  type ComparisonWish,
+  comparisonWishSchema,
+  limbsFor,
+  type MeasureBook,
+  type MeasureId,
+  measureOf,
+  takenHere,
+} from '#core/outcomes';
+import { dayAt, isoOf, LIMB_LABELS, limbKind } from '#core/quantity';
 import { failureWords, fieldProblem } from '../../../data/api';
 import { useBeginComparison } from '../../../data/outcomes';
 import { translate } from '../../../language/translate';

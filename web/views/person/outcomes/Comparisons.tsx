@@ -5,17 +5,19 @@ import type { ClientRecord } from '#contract/client';
 import type { ComparisonOnRecord, OutcomesView } from '#contract/outcomes';
 import {
   COMPARISON_LIMITS,
+  changeFigure,
   compareArms,
   conditionsOf,
+  differenceWords,
   drawnWords,
+  type MeasureBook,
+  measuredWords,
+  measureOf,
+  type Series,
   type ToCompare,
-} from '#core/outcomes/comparison';
-import { type MeasureBook, measureOf } from '#core/outcomes/measures';
-import type { Series } from '#core/outcomes/series';
-import { measuredWords } from '#core/outcomes/taken';
-import { changeFigure, differenceWords } from '#core/outcomes/verdict-words';
-import { LIMB_NAMES } from '#core/quantity/limb';
-import { comparisonInForce } from '#core/record/comparison-in-force';
+} from '#core/outcomes';
+import { LIMB_NAMES } from '#core/quantity';
+import { comparisonInForce } from '#core/record';
 import { failureWords } from '../../../data/api';
 import { useEndComparison } from '../../../data/outcomes';
 import { translate } from '../../../language/translate';

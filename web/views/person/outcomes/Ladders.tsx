@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
-import { RUNG_NAMES } from '#core/plan/goals';
-import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
-import { adviseRung, rungInForce } from '#core/record/ladder-in-force';
+import { RUNG_NAMES } from '#core/plan';
+import { LIMB_LABELS, LIMBS } from '#core/quantity';
+import { adviseRung, rungInForce } from '#core/record';
 import { translate } from '../../../language/translate';
 import { Why } from '../../../parts/base/Why';
 

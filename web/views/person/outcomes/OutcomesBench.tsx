@@ -3,12 +3,19 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { OutcomesView } from '#contract/outcomes';
-import { limbsFor, type MeasureBook, measureBook, measureOf } from '#core/outcomes/measures';
-import { isAside, type Series, seriesOf } from '#core/outcomes/series';
-import { MOMENT_WORDS } from '#core/outcomes/test-calendar';
-import { libraryOf } from '#core/protocol/exercises';
-import { type Limb, limbKind, limbSide, otherSide } from '#core/quantity/limb';
-import { dueWords, measuresDue } from '#core/record/tests-due';
+import {
+  isAside,
+  limbsFor,
+  type MeasureBook,
+  MOMENT_WORDS,
+  measureBook,
+  measureOf,
+  type Series,
+  seriesOf,
+} from '#core/outcomes';
+import { libraryOf } from '#core/protocol';
+import { type Limb, limbKind, limbSide, otherSide } from '#core/quantity';
+import { dueWords, measuresDue } from '#core/record';
 import { failureWords } from '../../../data/api';
 import { useOutcomes } from '../../../data/outcomes';
 import { translate } from '../../../language/translate';

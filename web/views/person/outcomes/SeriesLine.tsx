@@ -1,7 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import type { Series } from '#core/outcomes/series';
-import { chanceWords, changeFigure, verdictWords } from '#core/outcomes/verdict-words';
+import { chanceWords, changeFigure, type Series, verdictWords } from '#core/outcomes';
 import { translate } from '../../../language/translate';
 import { day, plain } from '../../../words/format';
 

@@ -1,8 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { isAside, otherSideOf, type Series } from '#core/outcomes/series';
-import { newestPair, symmetry } from '#core/outcomes/symmetry';
-import { measuredWords } from '#core/outcomes/taken';
-import { limbSide } from '#core/quantity/limb';
+import { isAside, measuredWords, newestPair, otherSideOf, type Series, symmetry } from '#core/outcomes';
+import { limbSide } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { Why } from '../../../parts/base/Why';
 import { day, plain } from '../../../words/format';

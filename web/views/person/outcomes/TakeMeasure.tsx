@@ -2,10 +2,16 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
-import { limbsFor, type MeasureBook, type MeasureId, measureOf, takenHere } from '#core/outcomes/measures';
-import { checkTaken, type Taken } from '#core/outcomes/taken';
-import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
-import { toNumber } from '#core/quantity/units';
+import {
+  checkTaken,
+  limbsFor,
+  type MeasureBook,
+  type MeasureId,
+  measureOf,
+  type Taken,
+  takenHere,
+} from '#core/outcomes';
+import { LIMB_LABELS, type Limb, toNumber } from '#core/quantity';
 import { failureWords } from '../../../data/api';
 import { serverNow } from '../../../data/clock';
 import { useKeepOutcome } from '../../../data/outcomes';

@@ -1,8 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import { LINK_LABELS, type LinkId } from '#core/record/link';
-import { measuresDue } from '#core/record/tests-due';
+import { LINK_LABELS, type LinkId, measuresDue } from '#core/record';
 import { figure, translate } from '../../../language/translate';
 import { Pip } from '../../../parts/base/Pip';
 import { Tip } from '../../../parts/base/Tip';

@@ -1,7 +1,6 @@
 import { t } from '@lingui/core/macro';
-import type { Dose } from '#core/plan/dose';
-import type { TimelineSet } from '#core/plan/timeline';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import type { Dose, TimelineSet } from '#core/plan';
+import { LIMB_LABELS } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { clock, plain } from '../../../words/format';
 import { useUnits } from '../../../words/units';

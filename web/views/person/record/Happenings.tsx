@@ -1,11 +1,8 @@
 import { t } from '@lingui/core/macro';
-import { calledIn } from '#core/plan/called';
-import { LIMB_NAMES } from '#core/quantity/limb';
-import { bloodPressureWords } from '#core/screening/blood-pressure';
-import { BLOOD_PRESSURE_MOMENTS } from '#core/session/blood-pressure';
-import { EVENTS } from '#core/session/events';
-import { undoable } from '#core/session/fold';
-import { momentWords } from '#core/session/heart-rate-moment';
+import { calledIn } from '#core/plan';
+import { LIMB_NAMES } from '#core/quantity';
+import { bloodPressureWords } from '#core/screening';
+import { BLOOD_PRESSURE_MOMENTS, EVENTS, momentWords, undoable } from '#core/session';
 import type { LiveSession } from '../../../data/live-session';
 import { inSentence, translate } from '../../../language/translate';
 import { clock } from '../../../words/format';

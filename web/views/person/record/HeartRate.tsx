@@ -1,8 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Line } from 'react-chartjs-2';
-import { type HeartRateFile, lay, type Placement, placements } from '#core/session/heart-rate';
-import type { HeartRateTrace } from '#core/session/heart-rate-trace';
+import { type HeartRateFile, type HeartRateTrace, lay, type Placement, placements } from '#core/session';
 import type { Act } from '../../../act/act';
 import type { LiveSession } from '../../../data/live-session';
 import { translate } from '../../../language/translate';

@@ -1,17 +1,16 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { Link, useSearchParams } from 'react-router';
-import { calledIn } from '#core/plan/called';
-import { compile } from '#core/plan/compile';
-import { doseOf } from '#core/plan/dose';
-import { lighterWords } from '#core/plan/lighter';
-import { type PlannedExercise, plannedKg } from '#core/plan/plan';
-import { LIMB_LABELS } from '#core/quantity/limb';
-import { effortWords } from '#core/session/effort';
-import { liveTimeline } from '#core/session/live-timeline';
-import { writeSessionFile } from '#core/session/session-file';
-import { SIGNS } from '#core/session/signs';
-import { correctedReps, type SetRecord } from '#core/session/state';
+import { calledIn, compile, doseOf, lighterWords, type PlannedExercise, plannedKg } from '#core/plan';
+import { LIMB_LABELS } from '#core/quantity';
+import {
+  correctedReps,
+  effortWords,
+  liveTimeline,
+  type SetRecord,
+  SIGNS,
+  writeSessionFile,
+} from '#core/session';
 import { useAct } from '../../../act/act';
 import { serverNow } from '../../../data/clock';
 import type { LiveSession } from '../../../data/live-session';

@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { XMLParser } from 'fast-xml-parser';
 import { parse } from 'papaparse';
-import type { HeartRateFile, HeartRateSample } from '#core/session/heart-rate';
-import { plainWords } from '#core/table/words';
+import type { HeartRateFile, HeartRateSample } from '#core/session';
+import { plainWords } from '#core/table';
 
 /** Why a file has no heart rate, and what to do. */
 export class NoHeartRate extends Error {}

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { type Report, SECTION_TITLES } from '#core/outcomes/report';
+import { type Report, SECTION_TITLES } from '#core/outcomes';
 import { translate } from '../../../language/translate';
 import { day } from '../../../words/format';
 

@@ -5,19 +5,22 @@ import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import type { LogView, OutcomesView } from '#contract/outcomes';
 import type { PracticeView } from '#contract/practice';
-import { addUp, byPeriod, type LogPeriod } from '#core/outcomes/add-up';
-import { measureBook } from '#core/outcomes/measures';
 import {
+  addUp,
+  byPeriod,
+  counts,
+  type LogPeriod,
+  measureBook,
   type Report,
   type ReportBasis,
   reportSections,
   SECTION_TITLES,
   type SectionId,
   sectionIdSchema,
-} from '#core/outcomes/report';
-import { counts, seriesOf } from '#core/outcomes/series';
-import { libraryOf } from '#core/protocol/exercises';
-import { plansInForce } from '#core/record/plans-in-force';
+  seriesOf,
+} from '#core/outcomes';
+import { libraryOf } from '#core/protocol';
+import { plansInForce } from '#core/record';
 import { failureWords } from '../../../data/api';
 import { useIssueReport, useLog, useOutcomes, useReportPdf, useReports } from '../../../data/outcomes';
 import { useClient, usePractice, usePractitioner } from '../../../data/queries';

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { plansInForce } from '#core/record/plans-in-force';
+import { plansInForce } from '#core/record';
 import { failureWords } from '../../../data/api';
 import { useClient, usePractice } from '../../../data/queries';
 import { Reading } from '../../../parts/base/Reading';

@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { useDeferredValue, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { AuditEntry } from '#contract/audit';
-import { whoMay } from '#core/access/permissions';
+import { whoMay } from '#core/access';
 import { failureWords } from '../../../data/api';
 import { useAudit, useAuditCheck } from '../../../data/audit';
 import { useClient, useMay, usePractice } from '../../../data/queries';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { EXERCISES } from '#core/protocol/exercises';
+import { EXERCISES } from '#core/protocol';
 import { UNITS } from '../../../words/units';
 import { actionsCalled, actionWords } from './audit-words';
 import { detailWords, type OfPractice } from './detail-words';

@@ -3,18 +3,18 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import type { OwnExercise } from '#contract/practice';
-import { RUNG_LABELS } from '#core/plan/goals';
-import { EQUIPMENT_NAMES } from '#core/protocol/equipment-words';
+import { RUNG_LABELS } from '#core/plan';
 import {
+  EQUIPMENT_NAMES,
   EXERCISE_KIND_NAMES,
   type Exercise,
   equipmentSchema,
   exerciseKindSchema,
   exerciseSchema,
+  type Library,
   rungSchema,
-} from '#core/protocol/exercise';
-import type { Library } from '#core/protocol/exercises';
-import { POSITION_NAMES, POSITIONS } from '#core/quantity/limb';
+} from '#core/protocol';
+import { POSITION_NAMES, POSITIONS } from '#core/quantity';
 import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { translate } from '../../../language/translate';

@@ -1,22 +1,24 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import { list } from '#core/message/message';
-import { RUNG_NAMES } from '#core/plan/goals';
-import { EQUIPMENT_NAMES } from '#core/protocol/equipment-words';
-import { EXERCISE_KIND_NAMES, equipmentSchema, exerciseKindSchema } from '#core/protocol/exercise';
+import { list } from '#core/message';
+import { RUNG_NAMES } from '#core/plan';
 import {
+  EQUIPMENT_NAMES,
   EVERY_EXERCISE,
+  EXERCISE_KIND_NAMES,
   EXERCISES,
+  equipmentSchema,
+  exerciseKindSchema,
   findExercises,
   isAmong,
+  jointName,
   type Library,
   libraryOf,
-} from '#core/protocol/exercises';
-import { jointName } from '#core/protocol/joint-names';
-import { musclesText } from '#core/protocol/muscle-names';
-import { teachingOf } from '#core/protocol/teaching';
-import { POSITION_NAMES } from '#core/quantity/limb';
+  musclesText,
+  teachingOf,
+} from '#core/protocol';
+import { POSITION_NAMES } from '#core/quantity';
 import { api, failureWords, read } from '../../../data/api';
 import { useMay, usePractice } from '../../../data/queries';
 import { translate } from '../../../language/translate';

@@ -1,9 +1,17 @@
 import { t } from '@lingui/core/macro';
-import { DATE_ORDERS, type DateOrder } from '#core/table/day';
-import type { DecimalMark } from '#core/table/number';
-import { type Known, readRow } from '#core/table/read-row';
-import { type ColumnUnit, type MappedColumn, type Mapping, unitIn } from '#core/table/recognise';
-import { fieldsOf, type TableField } from '#core/table/tables';
+import {
+  type ColumnUnit,
+  DATE_ORDERS,
+  type DateOrder,
+  type DecimalMark,
+  fieldsOf,
+  type Known,
+  type MappedColumn,
+  type Mapping,
+  readRow,
+  type TableField,
+  unitIn,
+} from '#core/table';
 import { translate } from '../../../language/translate';
 import { Picker } from '../../../parts/forms/Picker';
 import type { Look } from '../../../workers/table.worker';

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { TABLES, type TableKind } from '#core/table/tables';
+import { TABLES, type TableKind } from '#core/table';
 import { language } from '../../../language/language';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';

@@ -4,12 +4,20 @@ import { useQuery } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import { type ReactNode, useState } from 'react';
 import type { PracticeView } from '#contract/practice';
-import { type Message, sentences } from '#core/message/message';
-import { dayOf } from '#core/quantity/days';
-import type { DateOrder } from '#core/table/day';
-import type { BadCell } from '#core/table/read-row';
-import { likelyKind, type Mapping, missingIn, openDate, recognise, withForms } from '#core/table/recognise';
-import { TABLE_KINDS, TABLES } from '#core/table/tables';
+import { type Message, sentences } from '#core/message';
+import { dayOf } from '#core/quantity';
+import {
+  type BadCell,
+  type DateOrder,
+  likelyKind,
+  type Mapping,
+  missingIn,
+  openDate,
+  recognise,
+  TABLE_KINDS,
+  TABLES,
+  withForms,
+} from '#core/table';
 import { failureWords } from '../../../data/api';
 import { previewTable, useImportTable } from '../../../data/import-export';
 import { saveFile } from '../../../data/save-file';

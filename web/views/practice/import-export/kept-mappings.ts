@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import type { Mapping } from '#core/table/recognise';
-import { TABLE_KINDS } from '#core/table/tables';
+import { type Mapping, TABLE_KINDS } from '#core/table';
 import { storedValue } from '../../../state/stored-value';
 
 const keptSchema = z.record(

@@ -1,9 +1,8 @@
 import type { PracticeView } from '#contract/practice';
-import type { Text } from '#core/message/message';
-import { measureBook } from '#core/outcomes/measures';
-import { libraryOf } from '#core/protocol/exercises';
-import type { Known } from '#core/table/read-row';
-import { plainWords } from '#core/table/words';
+import type { Text } from '#core/message';
+import { measureBook } from '#core/outcomes';
+import { libraryOf } from '#core/protocol';
+import { type Known, plainWords } from '#core/table';
 import { inEnglish } from '#language/render';
 import { translate } from '../../../language/translate';
 

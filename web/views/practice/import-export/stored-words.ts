@@ -1,7 +1,7 @@
-import type { Message } from '#core/message/message';
-import { METHODS, type PulseMethod } from '#core/occlusion-pressure/methods';
-import { LIMB_LABELS, type Limb, POSITION_NAMES, type Position, SIDE_NAMES } from '#core/quantity/limb';
-import type { TableField } from '#core/table/tables';
+import type { Message } from '#core/message';
+import { METHODS, type PulseMethod } from '#core/occlusion-pressure';
+import { LIMB_LABELS, type Limb, POSITION_NAMES, type Position, SIDE_NAMES } from '#core/quantity';
+import type { TableField } from '#core/table';
 import { translate } from '../../../language/translate';
 import { plain } from '../../../words/format';
 

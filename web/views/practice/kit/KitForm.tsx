@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import { type KitItem, kitItemSchema } from '#contract/practice';
-import { PLACE_IDS, PLACE_LABELS } from '#core/quantity/place';
+import { PLACE_IDS, PLACE_LABELS } from '#core/quantity';
 import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { translate } from '../../../language/translate';

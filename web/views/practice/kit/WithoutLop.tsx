@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import type { PracticeSettings } from '#contract/practice';
-import { whoMay } from '#core/access/permissions';
-import { CEILING_MMHG } from '#core/pressure/arbitrary';
-import { toNumber } from '#core/quantity/units';
-import { RULES } from '#core/rules/catalogue';
+import { whoMay } from '#core/access';
+import { CEILING_MMHG } from '#core/pressure';
+import { toNumber } from '#core/quantity';
+import { RULES } from '#core/rules';
 import { useMay } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';

@@ -1,8 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { KitItem, KitList } from '#contract/practice';
-import type { Strap } from '#core/kit/strap';
-import { PLACE_IDS, PLACE_LABELS } from '#core/quantity/place';
-import { lbToKg, massIn, toNumber } from '#core/quantity/units';
+import type { Strap } from '#core/kit';
+import { lbToKg, massIn, PLACE_IDS, PLACE_LABELS, toNumber } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { isoWords } from '../../../words/noon';
 import type { Measure } from '../../../words/units';

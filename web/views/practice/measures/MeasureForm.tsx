@@ -3,8 +3,14 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import type { OwnMeasure } from '#contract/practice';
-import { type Measure, measureSchema } from '#core/outcomes/measure';
-import { MEASURES, type MeasureBook, type MeasureId, measureOf } from '#core/outcomes/measures';
+import {
+  MEASURES,
+  type Measure,
+  type MeasureBook,
+  type MeasureId,
+  measureOf,
+  measureSchema,
+} from '#core/outcomes';
 import { api, failureWords, fieldProblem, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { translate } from '../../../language/translate';

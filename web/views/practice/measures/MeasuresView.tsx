@@ -1,8 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import type { Measure } from '#core/outcomes/measure';
-import { MEASURES, type MeasureId, measureBook } from '#core/outcomes/measures';
+import { MEASURES, type Measure, type MeasureId, measureBook } from '#core/outcomes';
 import { useMay, usePractice } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';

@@ -1,8 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { setsShareNow } from '#core/record/block-in-force';
-import { plansInForce } from '#core/record/plans-in-force';
+import { plansInForce, setsShareNow } from '#core/record';
 import { useClient, usePractice } from '../../../data/queries';
 import { inSentence } from '../../../language/translate';
 import { QrCode } from '../../../parts/base/QrCode';

@@ -2,13 +2,20 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { typicalError } from '#core/outcomes/error';
-import type { Measure } from '#core/outcomes/measure';
-import { type MeasureId, measureBook, measureOf, takenHere } from '#core/outcomes/measures';
-import { type Responder, respondersOf } from '#core/outcomes/responders';
-import { changeFigure, verdictWords } from '#core/outcomes/verdict-words';
-import { GOALS, type GoalId, goalIdSchema } from '#core/plan/goals';
-import { LIMB_NAMES } from '#core/quantity/limb';
+import {
+  changeFigure,
+  type Measure,
+  type MeasureId,
+  measureBook,
+  measureOf,
+  type Responder,
+  respondersOf,
+  takenHere,
+  typicalError,
+  verdictWords,
+} from '#core/outcomes';
+import { GOALS, type GoalId, goalIdSchema } from '#core/plan';
+import { LIMB_NAMES } from '#core/quantity';
 import { failureWords } from '../../../data/api';
 import { useResponders } from '../../../data/outcomes';
 import { usePractice } from '../../../data/queries';

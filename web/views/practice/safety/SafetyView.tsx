@@ -1,8 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import type { Rate } from '#core/outcomes/rate';
-import { cellText, type Dimension, type RateRow, rateRows, SEEN_LABELS } from '#core/outcomes/surveillance';
+import { cellText, type Dimension, type Rate, type RateRow, rateRows, SEEN_LABELS } from '#core/outcomes';
 import { failureWords } from '../../../data/api';
 import { useSurveillance } from '../../../data/outcomes';
 import { inSentence, translate } from '../../../language/translate';

@@ -1,12 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { Link } from 'react-router';
-import { LIMB_LABELS } from '#core/quantity/limb';
-import type { Attention } from '#core/session/attention';
-import { limbClocks, repsNow, restLeftMs } from '#core/session/clocks';
-import { inHand } from '#core/session/in-hand';
-import { nextStep } from '#core/session/next-step';
-import { openSet } from '#core/session/state';
+import { LIMB_LABELS } from '#core/quantity';
+import { type Attention, inHand, limbClocks, nextStep, openSet, repsNow, restLeftMs } from '#core/session';
 import type { Act } from '../../../act/act';
 import type { LiveSession } from '../../../data/live-session';
 import { translate } from '../../../language/translate';

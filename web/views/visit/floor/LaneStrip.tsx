@@ -1,9 +1,6 @@
 import { useId, useMemo } from 'react';
-import { compile } from '#core/plan/compile';
-import type { Plan } from '#core/plan/plan';
-import type { Timeline, TimelineSet } from '#core/plan/timeline';
-import { liveTimeline } from '#core/session/live-timeline';
-import type { SessionState } from '#core/session/state';
+import { compile, type Plan, type Timeline, type TimelineSet } from '#core/plan';
+import { liveTimeline, type SessionState } from '#core/session';
 import { useWidth } from '../../../parts/base/use-width';
 import { Hatch } from '../../../parts/drawing/Hatch';
 import { Blocks } from '../../../parts/drawing/StripBlocks';

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import type { HomeSheet } from '#contract/home';
-import { judgeDayCheck } from '#core/screening/day-check';
+import { judgeDayCheck } from '#core/screening';
 import { serverNow } from '../../../data/clock';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';

@@ -1,9 +1,8 @@
 import { t } from '@lingui/core/macro';
 import type { HomeSheet } from '#contract/home';
-import { compile } from '#core/plan/compile';
-import { exerciseWords, targetWords, wornLabel } from '#core/plan/plan';
-import { teachingOf } from '#core/protocol/teaching';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { compile, exerciseWords, targetWords, wornLabel } from '#core/plan';
+import { teachingOf } from '#core/protocol';
+import { LIMB_LABELS } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { ExerciseFigure } from '../../../parts/drawing/ExerciseFigure';
 import { OcclusionStrip } from '../../../parts/drawing/OcclusionStrip';

@@ -2,19 +2,25 @@ import { t } from '@lingui/core/macro';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { v5 as idFrom } from 'uuid';
 import type { HomeSheet } from '#contract/home';
-import { markWords } from '#core/cuff/mark-words';
-import { LIMB_LABELS } from '#core/quantity/limb';
-import { decide } from '#core/session/decide/decide';
-import type { Intent } from '#core/session/decide/intent';
-import { dueEvents } from '#core/session/decide/owed';
-import { EFFORT_SCALES } from '#core/session/effort';
-import type { SessionEvent } from '#core/session/events';
-import { fold } from '#core/session/fold';
-import { type InHand, inHand } from '#core/session/in-hand';
-import { mergeLogs } from '#core/session/log';
-import { nextStep } from '#core/session/next-step';
-import { isEmergency, SIGNS } from '#core/session/signs';
-import { correctedReps, inflatedLimbs, type SessionState } from '#core/session/state';
+import { markWords } from '#core/cuff';
+import { LIMB_LABELS } from '#core/quantity';
+import {
+  correctedReps,
+  decide,
+  dueEvents,
+  EFFORT_SCALES,
+  fold,
+  type InHand,
+  type Intent,
+  inflatedLimbs,
+  inHand,
+  isEmergency,
+  mergeLogs,
+  nextStep,
+  type SessionEvent,
+  type SessionState,
+  SIGNS,
+} from '#core/session';
 import { serverNow } from '../../../data/clock';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';

@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
 import type { ReportFromHome } from '#contract/home';
-import { isEmergencyAfter } from '#core/record/holds';
-import { DAY_CHECK_HOLDS_MS } from '#core/screening/day-check';
-import { isEmergency } from '#core/session/signs';
+import { isEmergencyAfter } from '#core/record';
+import { DAY_CHECK_HOLDS_MS } from '#core/screening';
+import { isEmergency } from '#core/session';
 import { translate } from '../../../language/translate';
 import { useNow } from '../../../parts/time/use-now';
 import { day } from '../../../words/format';

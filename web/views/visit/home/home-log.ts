@@ -1,5 +1,5 @@
 import { v4 as newId } from 'uuid';
-import type { EventBody, SessionEvent } from '#core/session/events';
+import type { EventBody, SessionEvent } from '#core/session';
 
 // Every page of a phone is a device of its own.
 const deviceId = `home ${newId()}`;

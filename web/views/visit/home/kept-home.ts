@@ -1,6 +1,6 @@
 import type { HomeSheet, ReportFromHome } from '#contract/home';
-import type { Text } from '#core/message/message';
-import type { SessionEvent } from '#core/session/events';
+import type { Text } from '#core/message';
+import type { SessionEvent } from '#core/session';
 
 /** A session under way on this phone: its plan as it was when it began, and its log so far. */
 export type RunningAtHome = {

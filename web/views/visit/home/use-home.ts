@@ -1,7 +1,7 @@
 import { hc } from 'hono/client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { HOME_HEADER, type HomeSheet, type ReportFromHome } from '#contract/home';
-import type { Message } from '#core/message/message';
+import type { Message } from '#core/message';
 import type { AppType } from '#server/app';
 import { ApiProblem, read } from '../../../data/api';
 import { learnFrom } from '../../../data/clock';

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
-import type { Derived } from '#core/derivation/derived';
-import type { Text } from '#core/message/message';
+import type { Derived } from '#core/derivation';
+import type { Text } from '#core/message';
 import { translate } from '../../../language/translate';
 import { useWidth } from '../../../parts/base/use-width';
 import { useUnits } from '../../../words/units';

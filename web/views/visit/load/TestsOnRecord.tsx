@@ -1,13 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
-import { errorInUnit } from '#core/outcomes/error';
-import { MEASURES } from '#core/outcomes/measures';
-import { newest } from '#core/quantity/newest';
-import { ageWords } from '#core/record/age-words';
-import { RULES } from '#core/rules/catalogue';
-import type { StrengthFact } from '#core/strength/fact';
-import { strengthTestIsDue } from '#core/strength/shelf-life';
+import { errorInUnit, MEASURES } from '#core/outcomes';
+import { newest } from '#core/quantity';
+import { ageWords } from '#core/record';
+import { RULES } from '#core/rules';
+import { type StrengthFact, strengthTestIsDue } from '#core/strength';
 import { useOneRepMaxesLike } from '../../../data/history';
 import { translate } from '../../../language/translate';
 import { exerciseAndSide } from '../../../words/exercise-and-side';

@@ -1,4 +1,4 @@
-import type { StrengthFact } from '#core/strength/fact';
+import type { StrengthFact } from '#core/strength';
 
 /** What a 1RM is of. */
 type Tested = Pick<StrengthFact, 'exerciseId' | 'side'>;

@@ -1,6 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { Estimate } from '#core/occlusion-pressure/estimate';
-import { bracket, type Trial } from '#core/occlusion-pressure/trial';
+import { bracket, type Estimate, type Trial } from '#core/occlusion-pressure';
 import { useWidth } from '../../../parts/base/use-width';
 import { plain } from '../../../words/format';
 

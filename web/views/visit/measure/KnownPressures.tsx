@@ -3,29 +3,28 @@ import { Trans } from '@lingui/react/macro';
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import { type NewQuickCheck, newQuickCheckSchema } from '#contract/measurements';
-import type { OcclusionFact } from '#core/occlusion-pressure/fact';
-import { measuredWith } from '#core/occlusion-pressure/in-force';
-import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
 import {
   dueAtMs,
+  judgeQuickCheck,
+  measuredWith,
+  type OcclusionFact,
   SHELF_LIFE_LABELS,
   type ShelfLife,
   shelfLifeSchema,
-} from '#core/occlusion-pressure/shelf-life';
+} from '#core/occlusion-pressure';
 import {
   LIMB_LABELS,
   LIMB_NAMES,
   LIMBS,
   type Limb,
   limbsWords,
+  newest,
   POSITION_NAMES,
   POSITIONS,
-} from '#core/quantity/limb';
-import { newest } from '#core/quantity/newest';
-import { toNumber } from '#core/quantity/units';
-import { ageWords } from '#core/record/age-words';
-import { proceduresInForce, shelfLifeInForce, whyDue } from '#core/record/in-force';
-import { RULES } from '#core/rules/catalogue';
+  toNumber,
+} from '#core/quantity';
+import { ageWords, proceduresInForce, shelfLifeInForce, whyDue } from '#core/record';
+import { RULES } from '#core/rules';
 import { api, failureWords, read } from '../../../data/api';
 import { usePressuresLike } from '../../../data/history';
 import { useMay, useRecordWrite } from '../../../data/queries';

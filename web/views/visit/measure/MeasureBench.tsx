@@ -1,13 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import { goTo, type Place, startRound } from '#core/measuring/measuring';
-import { LIMB_LABELS, LIMBS, type Limb, POSITION_NAMES, POSITIONS } from '#core/quantity/limb';
-import { newest } from '#core/quantity/newest';
-import { limbInHand } from '#core/record/chain';
-import type { PrescriptionFact } from '#core/record/facts';
-import { cuffInForce } from '#core/record/in-force';
-import { toMeasure } from '#core/record/to-measure';
+import { goTo, type Place, startRound } from '#core/measuring';
+import { LIMB_LABELS, LIMBS, type Limb, newest, POSITION_NAMES, POSITIONS } from '#core/quantity';
+import { cuffInForce, limbInHand, type PrescriptionFact, toMeasure } from '#core/record';
 import { usePractice } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { PhoneFold } from '../../../parts/base/PhoneFold';

@@ -5,21 +5,27 @@ import { useEffect, useRef, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewOcclusion } from '#contract/measurements';
 import type { PracticeView } from '#contract/practice';
-import type { FitFact } from '#core/cuff/fact';
-import { hardFindings } from '#core/findings/finding';
-import { CUFF_DOWN_MMHG, checkGauge } from '#core/kit/pump';
-import { decideMeasuring, type MeasuringIntent } from '#core/measuring/decide';
-import { type Kit, measuringInHand } from '#core/measuring/in-hand';
-import type { Measuring } from '#core/measuring/measuring';
-import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
-import { checkMethod, METHODS } from '#core/occlusion-pressure/methods';
-import { checkPlausibility, expectedOcclusionPressureMmHg } from '#core/occlusion-pressure/plausibility';
-import { sideDifferenceWords } from '#core/occlusion-pressure/round';
-import { checkSteps } from '#core/occlusion-pressure/trial';
-import { dayAt } from '#core/quantity/days';
-import { LIMB_LABELS, LIMB_NAMES, otherSide, POSITION_NAMES } from '#core/quantity/limb';
-import { newest } from '#core/quantity/newest';
-import { restingPressureInForce } from '#core/record/in-force';
+import type { FitFact } from '#core/cuff';
+import { hardFindings } from '#core/findings';
+import { CUFF_DOWN_MMHG, checkGauge } from '#core/kit';
+import {
+  decideMeasuring,
+  type Kit,
+  type Measuring,
+  type MeasuringIntent,
+  measuringInHand,
+} from '#core/measuring';
+import {
+  checkMethod,
+  checkPlausibility,
+  checkSteps,
+  estimateOcclusionPressure,
+  expectedOcclusionPressureMmHg,
+  METHODS,
+  sideDifferenceWords,
+} from '#core/occlusion-pressure';
+import { dayAt, LIMB_LABELS, LIMB_NAMES, newest, otherSide, POSITION_NAMES } from '#core/quantity';
+import { restingPressureInForce } from '#core/record';
 import { api, failureWords, read } from '../../../data/api';
 import { serverNow } from '../../../data/clock';
 import { KEYS } from '../../../data/keys';

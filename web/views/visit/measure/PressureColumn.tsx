@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { DeviceFrame } from '#contract/device';
-import type { Phase } from '#core/measuring/in-hand';
+import type { Phase } from '#core/measuring';
 import type { PressureSource } from '../../../devices/pressure-source';
 import { Button } from '../../../parts/base/Button';
 import { NumberInput } from '../../../parts/forms/NumberInput';

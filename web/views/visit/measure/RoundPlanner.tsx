@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import { type Place, samePlace } from '#core/measuring/measuring';
-import { roundOf } from '#core/occlusion-pressure/round';
-import { LIMB_LABELS, type Limb, POSITION_NAMES, POSITIONS, type Position } from '#core/quantity/limb';
-import type { ToMeasure } from '#core/record/to-measure';
+import { type Place, samePlace } from '#core/measuring';
+import { roundOf } from '#core/occlusion-pressure';
+import { LIMB_LABELS, type Limb, POSITION_NAMES, POSITIONS, type Position } from '#core/quantity';
+import type { ToMeasure } from '#core/record';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Ticks } from '../../../parts/forms/Ticks';

@@ -1,8 +1,13 @@
 import { t } from '@lingui/core/macro';
-import type { Pump } from '#core/kit/pump';
-import { METHODS, pulseMethodSchema, SITE_LABELS } from '#core/occlusion-pressure/methods';
-import { READING_SCHOOLS, readingSchoolSchema } from '#core/occlusion-pressure/trial';
-import { type Limb, limbKind } from '#core/quantity/limb';
+import type { Pump } from '#core/kit';
+import {
+  METHODS,
+  pulseMethodSchema,
+  READING_SCHOOLS,
+  readingSchoolSchema,
+  SITE_LABELS,
+} from '#core/occlusion-pressure';
+import { type Limb, limbKind } from '#core/quantity';
 import { inSentence, translate } from '../../../language/translate';
 import { WordMenu } from '../../../parts/base/WordMenu';
 import type { ReadingFrom, Setup } from './setup';

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { readRow, type TrialRow } from '#core/measuring/trial-rows';
-import { bracket } from '#core/occlusion-pressure/trial';
+import { readRow, type TrialRow } from '#core/measuring';
+import { bracket } from '#core/occlusion-pressure';
 import { translate } from '../../../language/translate';
 import { FieldError } from '../../../parts/forms/Field';
 import { NumberInput } from '../../../parts/forms/NumberInput';

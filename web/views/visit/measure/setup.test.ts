@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
-import { METHODS, pulseMethodSchema } from '#core/occlusion-pressure/methods';
-import { LIMBS, limbKind } from '#core/quantity/limb';
+import { METHODS, pulseMethodSchema } from '#core/occlusion-pressure';
+import { LIMBS, limbKind } from '#core/quantity';
 import { FIRST_SETUP, setupFor } from './setup';
 
 it('gives every limb a site that its method has, where it has any', () => {

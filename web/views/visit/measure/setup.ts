@@ -1,7 +1,6 @@
-import type { Steps } from '#core/measuring/trial-rows';
-import { METHODS, type PulseMethod, type PulseSite } from '#core/occlusion-pressure/methods';
-import type { ReadingSchool } from '#core/occlusion-pressure/trial';
-import { type Limb, limbKind } from '#core/quantity/limb';
+import type { Steps } from '#core/measuring';
+import { METHODS, type PulseMethod, type PulseSite, type ReadingSchool } from '#core/occlusion-pressure';
+import { type Limb, limbKind } from '#core/quantity';
 
 /** Where the reading comes from: typed from a gauge, or a simulated pump of the server. */
 export type ReadingFrom = 'typed' | 'by-hand' | 'regulated';

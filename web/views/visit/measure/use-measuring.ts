@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { isUnderWay, type Measuring, measuringAt, type Place } from '#core/measuring/measuring';
+import { isUnderWay, type Measuring, measuringAt, type Place } from '#core/measuring';
 import { serverNow } from '../../../data/clock';
 import { useDraft } from '../../../parts/forms/use-draft';
 

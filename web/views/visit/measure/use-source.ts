@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { NewDevice } from '#contract/device';
-import { CUFF_DOWN_MMHG } from '#core/kit/pump';
+import { CUFF_DOWN_MMHG } from '#core/kit';
 import { failureWords } from '../../../data/api';
 import { connect, connectedNow } from '../../../devices/connected';
 import type { PressureSource } from '../../../devices/pressure-source';

@@ -1,9 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import type { Bout } from '#core/forecast/bouts';
-import { type Forecast, knowledgeWords, type SetForecast } from '#core/forecast/forecast';
-import { exerciseWords, type Plan } from '#core/plan/plan';
-import { likelyWords } from '#core/session/effort';
+import { type Bout, type Forecast, knowledgeWords, type SetForecast } from '#core/forecast';
+import { exerciseWords, type Plan } from '#core/plan';
+import { likelyWords } from '#core/session';
 import { useEffortIn } from '../../../data/use-effort-in';
 import { useForecast } from '../../../data/use-forecast';
 import { language } from '../../../language/language';

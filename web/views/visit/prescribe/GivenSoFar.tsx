@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
-import { LIMB_NAMES } from '#core/quantity/limb';
-import type { LastReview } from '#core/record/last-review';
-import type { Totals } from '#core/session/totals';
+import { LIMB_NAMES } from '#core/quantity';
+import type { LastReview } from '#core/record';
+import type { Totals } from '#core/session';
 import { translate } from '../../../language/translate';
 import { clock, plain } from '../../../words/format';
 import { useUnits } from '../../../words/units';

@@ -3,15 +3,10 @@ import { format } from 'date-fns';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { CoursePlanChange } from '#contract/course-plan';
-import {
-  type CoursePlan,
-  type CoursePlanChoice,
-  type Occasion,
-  occasionWords,
-} from '#core/course/course-plan';
-import type { Message } from '#core/message/message';
-import { WEEKDAY_LABELS } from '#core/quantity/days';
-import type { PlanInForce } from '#core/record/plans-in-force';
+import { type CoursePlan, type CoursePlanChoice, type Occasion, occasionWords } from '#core/course';
+import type { Message } from '#core/message';
+import { WEEKDAY_LABELS } from '#core/quantity';
+import type { PlanInForce } from '#core/record';
 import { api, failureWords, read } from '../../../data/api';
 import { useRecordWrite } from '../../../data/queries';
 import { translate } from '../../../language/translate';

@@ -1,10 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { addMilliseconds, format } from 'date-fns';
-import type { SessionChoice } from '#core/plan/choices';
-import { doseOf } from '#core/plan/dose';
-import type { Plan } from '#core/plan/plan';
-import type { Timeline } from '#core/plan/timeline';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { doseOf, type Plan, type SessionChoice, type Timeline } from '#core/plan';
+import { LIMB_LABELS } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { OcclusionStrip } from '../../../parts/drawing/OcclusionStrip';
 import { useNow } from '../../../parts/time/use-now';

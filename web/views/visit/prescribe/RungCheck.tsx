@@ -2,17 +2,17 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewRungCheck } from '#contract/course-plan';
-import { RUNG_LABELS, RUNG_NAMES } from '#core/plan/goals';
-import { type LadderRung, ladderRungSchema, type Rung, rungHeight } from '#core/protocol/exercise';
-import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
-import { dayCheckInForce } from '#core/record/in-force';
+import { RUNG_LABELS, RUNG_NAMES } from '#core/plan';
+import { type LadderRung, ladderRungSchema, type Rung, rungHeight } from '#core/protocol';
+import { LIMB_LABELS, type Limb } from '#core/quantity';
 import {
   adviseRung,
   checkRungEntry,
+  dayCheckInForce,
   daysSinceProcedure,
   type RungAdvice,
   rungInForce,
-} from '#core/record/ladder-in-force';
+} from '#core/record';
 import { api, failureWords, read } from '../../../data/api';
 import { useMay, usePractice, useRecordWrite } from '../../../data/queries';
 import { inSentence, translate } from '../../../language/translate';

@@ -1,11 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useMemo } from 'react';
-import type { Basis } from '#core/plan/basis';
-import type { SessionChoice } from '#core/plan/choices';
-import { compareSchools, type SchoolRow } from '#core/plan/compare-schools';
-import { staysInflated } from '#core/plan/plan';
-import { SCHOOLS } from '#core/protocol/schools';
+import { type Basis, compareSchools, type SchoolRow, type SessionChoice, staysInflated } from '#core/plan';
+import { SCHOOLS } from '#core/protocol';
 import { translate } from '../../../language/translate';
 import { clock } from '../../../words/format';
 import { useUnits } from '../../../words/units';

@@ -1,7 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { useRef, useState } from 'react';
-import type { SessionChoice } from '#core/plan/choices';
-import type { Timeline, TimelineSet } from '#core/plan/timeline';
+import type { SessionChoice, Timeline, TimelineSet } from '#core/plan';
 import type { StripScale } from '../../../parts/drawing/OcclusionStrip';
 import { changeSet } from './state/choices';
 

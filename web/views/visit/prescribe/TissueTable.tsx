@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
-import { muscleName } from '#core/protocol/muscle-names';
-import { LIMB_NAMES } from '#core/quantity/limb';
-import { type TissueLine, whyOff } from '#core/record/tissue-account';
+import { muscleName } from '#core/protocol';
+import { LIMB_NAMES } from '#core/quantity';
+import { type TissueLine, whyOff } from '#core/record';
 import { translate } from '../../../language/translate';
 import { clock, plain } from '../../../words/format';
 

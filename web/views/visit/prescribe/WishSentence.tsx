@@ -1,10 +1,8 @@
 import { t } from '@lingui/core/macro';
 import type { PracticeView } from '#contract/practice';
-import { underSchool } from '#core/plan/compare-schools';
-import { GOALS, goalIdSchema, RUNG_NAMES } from '#core/plan/goals';
-import { rungSchema } from '#core/protocol/exercise';
-import { SCHOOLS, schoolIdSchema } from '#core/protocol/schools';
-import { LIMB_NAMES, type Limb } from '#core/quantity/limb';
+import { GOALS, goalIdSchema, RUNG_NAMES, underSchool } from '#core/plan';
+import { rungSchema, SCHOOLS, schoolIdSchema } from '#core/protocol';
+import { LIMB_NAMES, type Limb } from '#core/quantity';
 import { inSentence, translate } from '../../../language/translate';
 import { WordMenu } from '../../../parts/base/WordMenu';
 import { trainableLimbs } from './state/choices';

@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { AlertDialog } from 'radix-ui';
-import { markWords } from '#core/cuff/mark-words';
-import { LIMB_LABELS } from '#core/quantity/limb';
-import type { LimbInHand } from '#core/session/in-hand';
+import { markWords } from '#core/cuff';
+import { LIMB_LABELS } from '#core/quantity';
+import type { LimbInHand } from '#core/session';
 import type { Act } from '../../../act/act';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';

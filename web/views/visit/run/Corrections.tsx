@@ -1,13 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { memo } from 'react';
-import type { Plan } from '#core/plan/plan';
-import { EVENTS } from '#core/session/events';
-import { MOST_LOAD_KG } from '#core/session/events/values';
-import { undoable } from '#core/session/fold';
-import { loadInHand } from '#core/session/in-hand';
-import type { Log } from '#core/session/log';
-import type { SessionState } from '#core/session/state';
+import type { Plan } from '#core/plan';
+import { EVENTS, type Log, loadInHand, MOST_LOAD_KG, type SessionState, undoable } from '#core/session';
 import type { Act } from '../../../act/act';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';

@@ -1,11 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { memo } from 'react';
-import { markWords } from '#core/cuff/mark-words';
-import type { Plan } from '#core/plan/plan';
-import { LIMB_LABELS } from '#core/quantity/limb';
-import { limbClocks } from '#core/session/clocks';
-import type { InHand } from '#core/session/in-hand';
-import type { SessionState } from '#core/session/state';
+import { markWords } from '#core/cuff';
+import type { Plan } from '#core/plan';
+import { LIMB_LABELS } from '#core/quantity';
+import { type InHand, limbClocks, type SessionState } from '#core/session';
 import type { Act } from '../../../act/act';
 import { translate } from '../../../language/translate';
 import { Why } from '../../../parts/base/Why';

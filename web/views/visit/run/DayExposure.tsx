@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
-import type { Plan } from '#core/plan/plan';
-import { exposureWords } from '#core/pressure/cycles';
-import { dailyExposures } from '#core/record/daily-exposure';
+import type { Plan } from '#core/plan';
+import { exposureWords } from '#core/pressure';
+import { dailyExposures } from '#core/record';
 import { translate } from '../../../language/translate';
 
 /** Before cycles of the cuff: how long each limb was under one today, and with these (rule PRS-9). */

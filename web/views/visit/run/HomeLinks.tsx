@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { type HomeLink, LINK_WEEKS, type MadeHomeLink } from '#contract/home';
-import type { CoursePlan } from '#core/course/course-plan';
+import type { CoursePlan } from '#core/course';
 import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { useMay } from '../../../data/queries';

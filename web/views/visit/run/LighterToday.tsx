@@ -1,9 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import type { Message } from '#core/message/message';
-import { LIGHTER_WAYS, type Lighter, WHY_LIGHTER } from '#core/plan/lighter-schema';
-import type { Plan } from '#core/plan/plan';
-import { hasPressure } from '#core/record/plan-for-today';
+import type { Message } from '#core/message';
+import { LIGHTER_WAYS, type Lighter, type Plan, WHY_LIGHTER } from '#core/plan';
+import { hasPressure } from '#core/record';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Choice } from '../../../parts/forms/Choice';

@@ -1,16 +1,18 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { memo, useEffect, useMemo, useState } from 'react';
-import { compile } from '#core/plan/compile';
-import { lighterWords } from '#core/plan/lighter';
-import { isByFeel, type Plan, plannedKg } from '#core/plan/plan';
-import { TAKE_BACK_MS } from '#core/session/events';
-import { STOPPED_BY_KEY } from '#core/session/events/stopped';
-import { inHand } from '#core/session/in-hand';
-import { liveTimeline } from '#core/session/live-timeline';
-import { nextStep } from '#core/session/next-step';
-import { settlingWords } from '#core/session/settling';
-import { inflatedLimbs, openSet, type SessionState } from '#core/session/state';
+import { compile, isByFeel, lighterWords, type Plan, plannedKg } from '#core/plan';
+import {
+  inflatedLimbs,
+  inHand,
+  liveTimeline,
+  nextStep,
+  openSet,
+  type SessionState,
+  STOPPED_BY_KEY,
+  settlingWords,
+  TAKE_BACK_MS,
+} from '#core/session';
 import { useAct } from '../../../act/act';
 import { thisDevice } from '../../../data/device';
 import type { LiveSession } from '../../../data/live-session';

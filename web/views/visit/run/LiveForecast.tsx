@@ -1,13 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { memo, useMemo } from 'react';
 import type { ClientRecord } from '#contract/client';
-import { boutsOf } from '#core/forecast/bouts';
-import { boutsFromHere } from '#core/forecast/bouts-from-here';
-import { compile } from '#core/plan/compile';
-import { exerciseWords, type Plan } from '#core/plan/plan';
-import { libraryOf } from '#core/protocol/exercises';
-import { effortWords, likelyWords } from '#core/session/effort';
-import { findSet, type SessionState } from '#core/session/state';
+import { boutsFromHere, boutsOf } from '#core/forecast';
+import { compile, exerciseWords, type Plan } from '#core/plan';
+import { libraryOf } from '#core/protocol';
+import { effortWords, findSet, likelyWords, type SessionState } from '#core/session';
 import { useClient } from '../../../data/queries';
 import { useEffortIn } from '../../../data/use-effort-in';
 import { useForecast } from '../../../data/use-forecast';

@@ -1,10 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { memo } from 'react';
-import type { Plan } from '#core/plan/plan';
-import { noHarderWords } from '#core/session/no-harder';
-import { offerAfterSet } from '#core/session/offer';
-import type { SessionState } from '#core/session/state';
-import { tooHardWords } from '#core/session/too-hard';
+import type { Plan } from '#core/plan';
+import { noHarderWords, offerAfterSet, type SessionState, tooHardWords } from '#core/session';
 import type { Act } from '../../../act/act';
 import { usePractice } from '../../../data/queries';
 import { translate } from '../../../language/translate';

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { stepName } from '#core/cuff/mark-words';
-import { type InHand, isCuffedInHand } from '#core/session/in-hand';
+import { stepName } from '#core/cuff';
+import { type InHand, isCuffedInHand } from '#core/session';
 import type { Act } from '../../../act/act';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';

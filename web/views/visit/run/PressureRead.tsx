@@ -1,8 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { LIMB_NAMES } from '#core/quantity/limb';
-import { toNumber } from '#core/quantity/units';
-import { pressureMmHgSchema } from '#core/session/events/values';
-import type { CuffedInHand } from '#core/session/in-hand';
+import { LIMB_NAMES, toNumber } from '#core/quantity';
+import { type CuffedInHand, pressureMmHgSchema } from '#core/session';
 import type { Act } from '../../../act/act';
 import { translate } from '../../../language/translate';
 import { Why } from '../../../parts/base/Why';

@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import type { LimbTarget } from '#core/plan/plan';
-import type { Position } from '#core/quantity/limb';
+import type { LimbTarget } from '#core/plan';
+import type { Position } from '#core/quantity';
 import { failureWords } from '../../../data/api';
 import { connectPump, disconnectPump, useSessionPumps } from '../../../devices/session-pumps';
 import { Button } from '../../../parts/base/Button';

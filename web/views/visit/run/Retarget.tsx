@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import type { Finding } from '#core/findings/finding';
+import type { Finding } from '#core/findings';
 import { api, failureWords, read } from '../../../data/api';
 import { useRecordWrite } from '../../../data/queries';
 import { translate } from '../../../language/translate';

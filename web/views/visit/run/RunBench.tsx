@@ -5,20 +5,19 @@ import { Link, useNavigate } from 'react-router';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
-import { guardFindings } from '#core/findings/finding';
-import { choicesOf } from '#core/plan/choices-of';
-import { cutSets } from '#core/plan/cut-sets';
-import { GOALS } from '#core/plan/goals';
-import { type Plan, wornLabel } from '#core/plan/plan';
-import { LIMB_NAMES, POSITION_NAMES } from '#core/quantity/limb';
-import { basisOf } from '#core/record/basis';
-import { whatReviewAsks } from '#core/record/binding-review';
-import { setsShareNow } from '#core/record/block-in-force';
-import { sessionToAskAbout } from '#core/record/day-after';
-import { dayCheckInForce } from '#core/record/in-force';
-import { LINK_LABELS } from '#core/record/link';
-import { planForToday } from '#core/record/plan-for-today';
-import { recheck } from '#core/record/recheck';
+import { guardFindings } from '#core/findings';
+import { choicesOf, cutSets, GOALS, type Plan, wornLabel } from '#core/plan';
+import { LIMB_NAMES, POSITION_NAMES } from '#core/quantity';
+import {
+  basisOf,
+  dayCheckInForce,
+  LINK_LABELS,
+  planForToday,
+  recheck,
+  sessionToAskAbout,
+  setsShareNow,
+  whatReviewAsks,
+} from '#core/record';
 import { useAct } from '../../../act/act';
 import { failureWords } from '../../../data/api';
 import { usePastSessions } from '../../../data/history';

@@ -1,13 +1,19 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { memo, useState } from 'react';
-import type { Plan } from '#core/plan/plan';
-import { heartRateWords, type Intensity } from '#core/protocol/intensity';
-import { toNumber } from '#core/quantity/units';
-import { EFFORT_SCALES } from '#core/session/effort';
-import { beatsPerMinuteSchema } from '#core/session/events/values';
-import { type HeartRateMoment, minuteInHand, momentWords } from '#core/session/heart-rate-moment';
-import { correctedReps, type SessionState, type SetRecord } from '#core/session/state';
+import type { Plan } from '#core/plan';
+import { heartRateWords, type Intensity } from '#core/protocol';
+import { toNumber } from '#core/quantity';
+import {
+  beatsPerMinuteSchema,
+  correctedReps,
+  EFFORT_SCALES,
+  type HeartRateMoment,
+  minuteInHand,
+  momentWords,
+  type SessionState,
+  type SetRecord,
+} from '#core/session';
 import type { Act } from '../../../act/act';
 import { useEffortIn } from '../../../data/use-effort-in';
 import { translate } from '../../../language/translate';

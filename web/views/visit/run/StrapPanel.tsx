@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { SessionView } from '#contract/session';
-import { heartRateWords, type Intensity } from '#core/protocol/intensity';
-import { openSet } from '#core/session/state';
+import { heartRateWords, type Intensity } from '#core/protocol';
+import { openSet } from '#core/session';
 import { foldView } from '../../../data/live-session';
 import { bluetoothStrap, hasBluetooth, simulatedStrap } from '../../../devices/heart-rate-source';
 import { takeOffStrap, useSessionStrap, wearStrap } from '../../../devices/session-straps';

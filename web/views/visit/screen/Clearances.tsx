@@ -2,14 +2,16 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
-import { RUNG_LABELS } from '#core/plan/goals';
-import { type Rung, rungSchema } from '#core/protocol/exercise';
-import { WORK_MODE_NAMES, workModeSchema } from '#core/protocol/work-mode';
-import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
-import { toNumberOrNull } from '#core/quantity/units';
-import { type ClearanceSubject, clearanceSchema, isInForce } from '#core/screening/clearance';
-import type { Reason } from '#core/screening/decide';
-import { SCREEN_ITEMS } from '#core/screening/items';
+import { RUNG_LABELS } from '#core/plan';
+import { type Rung, rungSchema, WORK_MODE_NAMES, workModeSchema } from '#core/protocol';
+import { LIMB_LABELS, LIMBS, toNumberOrNull } from '#core/quantity';
+import {
+  type ClearanceSubject,
+  clearanceSchema,
+  isInForce,
+  type Reason,
+  SCREEN_ITEMS,
+} from '#core/screening';
 import { api, failureWords, read } from '../../../data/api';
 import { usePastClearances } from '../../../data/history';
 import { useMay, useRecordWrite } from '../../../data/queries';

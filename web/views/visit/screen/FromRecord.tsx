@@ -1,10 +1,15 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import { msg } from '#core/message/message';
-import { bloodPressureWords } from '#core/screening/blood-pressure';
-import { type BundleRead, NotABundle, type Proposal, readBundle } from '#core/screening/from-bundle';
-import { SCREEN_ITEMS } from '#core/screening/items';
+import { msg } from '#core/message';
+import {
+  type BundleRead,
+  bloodPressureWords,
+  NotABundle,
+  type Proposal,
+  readBundle,
+  SCREEN_ITEMS,
+} from '#core/screening';
 import { translate } from '../../../language/translate';
 import { FieldError } from '../../../parts/forms/Field';
 import { FileLink } from '../../../parts/forms/FileLink';

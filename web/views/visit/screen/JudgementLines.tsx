@@ -1,8 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
-import { LIMBS, limbsWords } from '#core/quantity/limb';
-import type { FoundSubject } from '#core/screening/clearance';
-import { DECISION_WORDS, type Judgement } from '#core/screening/decide';
+import { LIMBS, limbsWords } from '#core/quantity';
+import { DECISION_WORDS, type FoundSubject, type Judgement } from '#core/screening';
 import { translate } from '../../../language/translate';
 import { Why } from '../../../parts/base/Why';
 

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Plus, X } from 'lucide-react';
-import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
-import type { Procedure } from '#core/screening/screening';
+import { LIMB_LABELS, LIMBS } from '#core/quantity';
+import type { Procedure } from '#core/screening';
 import { translate } from '../../../language/translate';
 import { DateField } from '../../../parts/forms/DateField';
 import { Field } from '../../../parts/forms/Field';

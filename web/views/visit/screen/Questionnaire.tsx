@@ -1,8 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity/limb';
-import { type ItemId, levelOf, SCREEN_ITEMS, type Stricter } from '#core/screening/items';
-import { ITEM_IDS } from '#core/screening/screening';
+import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity';
+import { ITEM_IDS, type ItemId, levelOf, SCREEN_ITEMS, type Stricter } from '#core/screening';
 import { translate } from '../../../language/translate';
 import { ItsKey } from '../../../parts/base/Button';
 import { Ticks } from '../../../parts/forms/Ticks';

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { JOINT_NAMES, jointSchema, type RangeJoint } from '#core/protocol/joint-names';
+import { JOINT_NAMES, jointSchema, type RangeJoint } from '#core/protocol';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Choice } from '../../../parts/forms/Choice';

@@ -4,15 +4,22 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { NewScreening } from '#contract/measurements';
-import { newest } from '#core/quantity/newest';
-import { answeredInForce, dayCheckInForce } from '#core/record/in-force';
-import { bloodPressureWords, meanBloodPressure } from '#core/screening/blood-pressure';
-import { together } from '#core/screening/condition';
-import { judgeDayCheck } from '#core/screening/day-check';
-import { judgeScreening, keepsBack } from '#core/screening/decide';
-import type { Proposal } from '#core/screening/from-bundle';
-import { SCREEN_ITEMS } from '#core/screening/items';
-import { changesSince, ITEM_IDS, type Screening, withoutPlace } from '#core/screening/screening';
+import { newest } from '#core/quantity';
+import { answeredInForce, dayCheckInForce } from '#core/record';
+import {
+  bloodPressureWords,
+  changesSince,
+  ITEM_IDS,
+  judgeDayCheck,
+  judgeScreening,
+  keepsBack,
+  meanBloodPressure,
+  type Proposal,
+  SCREEN_ITEMS,
+  type Screening,
+  together,
+  withoutPlace,
+} from '#core/screening';
 import { api, failureWords, read } from '../../../data/api';
 import { useScreenings } from '../../../data/history';
 import { useRecordWrite } from '../../../data/queries';

@@ -1,8 +1,6 @@
 import { t } from '@lingui/core/macro';
-import type { Basis } from '#core/plan/basis';
-import { withoutLop } from '#core/plan/check-limb';
-import { type ExerciseChoice, withArbitraryMmHg } from '#core/plan/choices';
-import { arbitraryMostMmHg } from '#core/pressure/arbitrary';
+import { type Basis, type ExerciseChoice, withArbitraryMmHg, withoutLop } from '#core/plan';
+import { arbitraryMostMmHg } from '#core/pressure';
 import { NumberField } from '../../../../parts/forms/NumberField';
 
 /** The pressure of limbs without a measured LOP, in mmHg, with what their ramp allows this week (rules PRS-4, PRS-7). */

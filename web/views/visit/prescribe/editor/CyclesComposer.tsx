@@ -1,10 +1,18 @@
 import { t } from '@lingui/core/macro';
 import { useRef } from 'react';
-import { atShare, type ExerciseChoice, type SetChoice } from '#core/plan/choices';
-import { isCuffed, type PlannedExercise, plannedMark, plannedMmHg, plannedWords } from '#core/plan/plan';
-import { risingShares } from '#core/protocol/rising-shares';
-import { LIMB_NAMES } from '#core/quantity/limb';
-import { RULES } from '#core/rules/catalogue';
+import {
+  atShare,
+  type ExerciseChoice,
+  isCuffed,
+  type PlannedExercise,
+  plannedMark,
+  plannedMmHg,
+  plannedWords,
+  type SetChoice,
+} from '#core/plan';
+import { risingShares } from '#core/protocol';
+import { LIMB_NAMES } from '#core/quantity';
+import { RULES } from '#core/rules';
 import { translate } from '../../../../language/translate';
 import { Button } from '../../../../parts/base/Button';
 import { NumberField } from '../../../../parts/forms/NumberField';

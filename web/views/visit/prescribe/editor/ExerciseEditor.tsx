@@ -2,21 +2,21 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { Link } from 'react-router';
 import type { PracticeView } from '#contract/practice';
-import type { LoadStep, TargetLoad } from '#core/load/target-load';
-import { LIMB_WEIGHT, makeableLoads, resistanceText, unweighedSteps } from '#core/load/weight-kit';
-import { mass, msg } from '#core/message/message';
-import type { ExerciseChoice } from '#core/plan/choices';
-import { bestKit } from '#core/plan/draft-session';
-import { measuredLimbs as measuredTargets } from '#core/plan/plan';
-import { proposedPercent } from '#core/pressure/ramp';
-import { isWeighed } from '#core/protocol/exercise';
-import { INTENSITIES } from '#core/protocol/intensity';
-import { PROTOCOLS, protocolIdSchema } from '#core/protocol/protocols';
-import { SCHOOLS } from '#core/protocol/schools';
-import { tempoIdSchema } from '#core/protocol/tempo';
-import { LIMB_NAMES, limbKind, POSITION_NAMES, POSITIONS, SIDE_NAMES } from '#core/quantity/limb';
-import { capOn } from '#core/screening/clearance';
-import { testInForce } from '#core/strength/in-force';
+import {
+  LIMB_WEIGHT,
+  type LoadStep,
+  makeableLoads,
+  resistanceText,
+  type TargetLoad,
+  unweighedSteps,
+} from '#core/load';
+import { mass, msg } from '#core/message';
+import { bestKit, type ExerciseChoice, measuredLimbs as measuredTargets } from '#core/plan';
+import { proposedPercent } from '#core/pressure';
+import { INTENSITIES, isWeighed, PROTOCOLS, protocolIdSchema, SCHOOLS, tempoIdSchema } from '#core/protocol';
+import { LIMB_NAMES, limbKind, POSITION_NAMES, POSITIONS, SIDE_NAMES } from '#core/quantity';
+import { capOn } from '#core/screening';
+import { testInForce } from '#core/strength';
 import { translate } from '../../../../language/translate';
 import { FindingsFor } from '../../../../parts/base/FindingLine';
 import { WordMenu } from '../../../../parts/base/WordMenu';

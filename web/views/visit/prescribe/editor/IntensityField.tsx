@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
-import type { ExerciseChoice } from '#core/plan/choices';
-import { INTENSITIES, type Intensity } from '#core/protocol/intensity';
+import type { ExerciseChoice } from '#core/plan';
+import { INTENSITIES, type Intensity } from '#core/protocol';
 import { translate } from '../../../../language/translate';
 import { WordMenu } from '../../../../parts/base/WordMenu';
 import { NumberField } from '../../../../parts/forms/NumberField';

@@ -1,11 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import type { Basis } from '#core/plan/basis';
-import type { ExerciseChoice, LimbChoice } from '#core/plan/choices';
-import { withPercentLop } from '#core/plan/choices';
-import { percentOf } from '#core/pressure/target-pressure';
-import { LIMB_NAMES } from '#core/quantity/limb';
-import { roundDownToDivision } from '#core/quantity/rounding';
+import { type Basis, type ExerciseChoice, type LimbChoice, withPercentLop } from '#core/plan';
+import { percentOf } from '#core/pressure';
+import { LIMB_NAMES, roundDownToDivision } from '#core/quantity';
 import { translate } from '../../../../language/translate';
 import { NumberField } from '../../../../parts/forms/NumberField';
 import { plain } from '../../../../words/format';

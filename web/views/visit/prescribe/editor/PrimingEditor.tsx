@@ -1,8 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import type { ExerciseChoice } from '#core/plan/choices';
-import { cuffedLimbs, isByFeel, type PlannedExercise } from '#core/plan/plan';
-import { type Priming, USUAL_PRIMING } from '#core/pressure/priming';
+import { cuffedLimbs, type ExerciseChoice, isByFeel, type PlannedExercise } from '#core/plan';
+import { type Priming, USUAL_PRIMING } from '#core/pressure';
 import { Choice } from '../../../../parts/forms/Choice';
 import { NumberField } from '../../../../parts/forms/NumberField';
 import { Tick } from '../../../../parts/forms/Tick';

@@ -1,10 +1,9 @@
 import { t } from '@lingui/core/macro';
 import type { PracticeView } from '#contract/practice';
-import type { OcclusionFact } from '#core/occlusion-pressure/fact';
-import { expectedOcclusionPressureMmHg } from '#core/occlusion-pressure/plausibility';
-import type { MeasuredTarget } from '#core/plan/plan';
-import { rangeSensitivity } from '#core/pressure/range-sensitivity';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { expectedOcclusionPressureMmHg, type OcclusionFact } from '#core/occlusion-pressure';
+import type { MeasuredTarget } from '#core/plan';
+import { rangeSensitivity } from '#core/pressure';
+import { LIMB_LABELS } from '#core/quantity';
 import { usePracticeSpread } from '../../../../data/queries';
 import { figure, translate } from '../../../../language/translate';
 import { plain } from '../../../../words/format';

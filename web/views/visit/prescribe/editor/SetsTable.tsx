@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Plus, X } from 'lucide-react';
-import type { ExerciseChoice } from '#core/plan/choices';
-import { pacedReps, type SetWork } from '#core/protocol/set-work';
+import type { ExerciseChoice } from '#core/plan';
+import { pacedReps, type SetWork } from '#core/protocol';
 import { Tip } from '../../../../parts/base/Tip';
 import { NumberField } from '../../../../parts/forms/NumberField';
 import { NumberInput } from '../../../../parts/forms/NumberInput';

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import type { SessionChoice } from '#core/plan/choices';
-import { type Adjunct, adjunctText, type PlannedAdjunct } from '#core/protocol/adjunct';
+import type { SessionChoice } from '#core/plan';
+import { type Adjunct, adjunctText, type PlannedAdjunct } from '#core/protocol';
 import { translate } from '../../../../language/translate';
 import { Button } from '../../../../parts/base/Button';
 import { WordMenu } from '../../../../parts/base/WordMenu';

@@ -1,8 +1,7 @@
 import { i18n } from '@lingui/core';
 import fc from 'fast-check';
 import { describe, expect, it, onTestFinished } from 'vitest';
-import { composeSession } from '#core/plan/compose';
-import { draftSession } from '#core/plan/draft-session';
+import { composeSession, draftSession } from '#core/plan';
 import { testWish } from '#core/plan/draft-wish.fixture';
 import {
   testBasis,
@@ -12,8 +11,7 @@ import {
   testStrength,
   trainedWeeks,
 } from '#core/plan/plan.fixture';
-import { PROTOCOLS, protocolIdSchema } from '#core/protocol/protocols';
-import { schoolIdSchema } from '#core/protocol/schools';
+import { PROTOCOLS, protocolIdSchema, schoolIdSchema } from '#core/protocol';
 import { limited } from '#core/screening/clearance.fixture';
 import {
   changeSet,

@@ -1,6 +1,9 @@
-import { LIMB_WEIGHT } from '#core/load/weight-kit';
-import type { Basis } from '#core/plan/basis';
+import { LIMB_WEIGHT } from '#core/load';
 import {
+  type Basis,
+  bestKit,
+  choiceFor,
+  draftLimb,
   type ExerciseChoice,
   type MeasuredChoice,
   measuredChoices,
@@ -8,16 +11,11 @@ import {
   type SetChoice,
   sessionChoiceSchema,
   setsOf,
-} from '#core/plan/choices';
-import { choiceFor, draftLimb } from '#core/plan/draft-limb';
-import { bestKit } from '#core/plan/draft-session';
-import { isWeighed } from '#core/protocol/exercise';
-import type { ExerciseId } from '#core/protocol/exercises';
-import { INTENSITIES } from '#core/protocol/intensity';
-import { PROTOCOLS, type ProtocolId } from '#core/protocol/protocols';
-import { type Limb, limbKind, SIDE_NAMES } from '#core/quantity/limb';
-import { RULES } from '#core/rules/catalogue';
-import { sideOf, testInForce } from '#core/strength/in-force';
+} from '#core/plan';
+import { type ExerciseId, INTENSITIES, isWeighed, PROTOCOLS, type ProtocolId } from '#core/protocol';
+import { type Limb, limbKind, SIDE_NAMES } from '#core/quantity';
+import { RULES } from '#core/rules';
+import { sideOf, testInForce } from '#core/strength';
 import { translate } from '../../../../language/translate';
 
 const USUAL_LOAD_PERCENT = 25;

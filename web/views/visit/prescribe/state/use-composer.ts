@@ -2,29 +2,37 @@ import { t } from '@lingui/core/macro';
 import { useMemo, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
-import type { Finding } from '#core/findings/finding';
-import type { Text } from '#core/message/message';
-import { applyFix } from '#core/plan/apply-fix';
-import type { Basis } from '#core/plan/basis';
-import type { ExerciseChoice, SessionChoice } from '#core/plan/choices';
-import { type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
-import { type DraftWish, draftSession } from '#core/plan/draft-session';
-import { mirror } from '#core/plan/mirror';
-import { offers } from '#core/plan/offers';
-import type { Plan } from '#core/plan/plan';
-import { fitTemplate } from '#core/plan/template';
-import { readSessionChoice } from '#core/plan/versions/read-plan';
-import type { Limb } from '#core/quantity/limb';
-import { basisOf } from '#core/record/basis';
-import { limbInHand } from '#core/record/chain';
-import { isOperated } from '#core/record/in-force';
-import { rungInForce } from '#core/record/ladder-in-force';
-import type { LastReview } from '#core/record/last-review';
-import { measuredStamp } from '#core/record/measured-stamp';
-import { nextPlan, plansInForce } from '#core/record/plans-in-force';
-import { isNewcomer } from '#core/record/sessions-done';
-import { carryOver, loweredTo } from '#core/review/carry-over';
-import { nextSession } from '#core/review/next-session';
+import type { Finding } from '#core/findings';
+import type { Text } from '#core/message';
+import {
+  applyFix,
+  type Basis,
+  type Composed,
+  composeSession,
+  type DraftWish,
+  draftSession,
+  type ExerciseChoice,
+  fitTemplate,
+  mirror,
+  offers,
+  type Plan,
+  readSessionChoice,
+  type SessionChoice,
+  UnknownChoice,
+} from '#core/plan';
+import type { Limb } from '#core/quantity';
+import {
+  basisOf,
+  isNewcomer,
+  isOperated,
+  type LastReview,
+  limbInHand,
+  measuredStamp,
+  nextPlan,
+  plansInForce,
+  rungInForce,
+} from '#core/record';
+import { carryOver, loweredTo, nextSession } from '#core/review';
 import { usePractitioner } from '../../../../data/queries';
 import { translate } from '../../../../language/translate';
 import type { FindingFix } from '../../../../parts/base/FindingLine';

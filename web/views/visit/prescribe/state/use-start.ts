@@ -1,11 +1,8 @@
 import { useSearchParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import type { CoursePlanChoice } from '#core/course/course-plan';
-import type { SessionChoice } from '#core/plan/choices';
-import { choicesOf } from '#core/plan/choices-of';
-import { type GoalId, goalIdSchema } from '#core/plan/goals';
-import { mirrorName } from '#core/plan/mirror';
-import { type PlanInForce, versionInForce } from '#core/record/plans-in-force';
+import type { CoursePlanChoice } from '#core/course';
+import { choicesOf, type GoalId, goalIdSchema, mirrorName, type SessionChoice } from '#core/plan';
+import { type PlanInForce, versionInForce } from '#core/record';
 import { useClient } from '../../../../data/queries';
 import { translate } from '../../../../language/translate';
 import { NEW_PLAN } from '../../../../parts/plan/use-plan-in-hand';

@@ -1,0 +1,33 @@
+export {
+  type Block,
+  type BlockLine,
+  type BlockWish,
+  blockSchema,
+  blockWishSchema,
+  type OnDay,
+  onDays,
+  type Scheduled,
+} from './block';
+export type { BlockPlan } from './block-plan';
+export { BLOCK_STARTS, type BlockStartId, startBlock } from './block-starts';
+export { type BlockWeek, weeksOf } from './block-weeks';
+export { type Appointment, type CalendarDays, calendarDays } from './calendar-days';
+export { checkBlock } from './check-block';
+export {
+  type CoursePlan,
+  type CoursePlanChoice,
+  type CoursePlanState,
+  coursePlanChoiceSchema,
+  coursePlanStateSchema,
+  limbsName,
+  nameOf,
+  type Occasion,
+  occasionWords,
+} from './course-plan';
+export { type BlockEntry, followBlock } from './follow-block';
+export { type LadderAnswers, ladderAnswersSchema, type RungCheck } from './ladder';
+export { placeBlock, type Running } from './place-block';
+export type { Unmet } from './place-sessions';
+export { type Rehearsal, type RehearsedSession, rehearse, type Spread, simulatedSession } from './rehearse';
+export type { Turn } from './turn';
+export { readBlock } from './versions/read-block';

@@ -1,0 +1,2 @@
+export type { Derived } from './derived';
+export { derivedSchema } from './derived-schema';

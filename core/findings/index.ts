@@ -1,0 +1,1 @@
+export { type Finding, guardFindings, hardFindings } from './finding';

@@ -1,0 +1,68 @@
+export { applyFix } from './apply-fix';
+export { type AtPlace, atPlace } from './at-place';
+export { type Basis, isPostOperativeWork } from './basis';
+export { calledIn } from './called';
+export { withoutLop } from './check-limb';
+export {
+  atShare,
+  type ExerciseChoice,
+  type LimbChoice,
+  type LoadChoice,
+  type MeasuredChoice,
+  measuredChoices,
+  type SessionChoice,
+  type SetChoice,
+  sessionChoiceSchema,
+  setsOf,
+  withArbitraryMmHg,
+  withPercentLop,
+} from './choices';
+export { choicesOf } from './choices-of';
+export { compareSchools, type SchoolRow, underSchool } from './compare-schools';
+export { compile } from './compile';
+export { type Composed, composeSession, UnknownChoice } from './compose';
+export { cutSets, setsAtShare } from './cut-sets';
+export { type Dose, doseOf } from './dose';
+export { choiceFor, draftLimb } from './draft-limb';
+export { bestKit, type DraftWish, draftSession } from './draft-session';
+export { GOALS, type GoalId, goalIdSchema, RUNG_LABELS, RUNG_NAMES } from './goals';
+export { pastBounds } from './last-gate';
+export { lighterWords } from './lighter';
+export { LIGHTER_WAYS, type Lighter, lighterSchema, WHY_LIGHTER } from './lighter-schema';
+export { mirror, mirrorName } from './mirror';
+export { fenceMs } from './occlusion-clock';
+export { offers } from './offers';
+export {
+  type CuffedTarget,
+  cuffedLimbs,
+  exerciseWords,
+  isArbitrary,
+  isByFeel,
+  isCuffed,
+  type LimbTarget,
+  type MeasuredTarget,
+  measuredLimbs,
+  type Plan,
+  type PlannedExercise,
+  type PlannedLoad,
+  type PlannedSet,
+  plannedKg,
+  plannedMark,
+  plannedMmHg,
+  plannedWords,
+  primingCycles,
+  primingIn,
+  staysInflated,
+  targetWords,
+  wornLabel,
+} from './plan';
+export { planChanges } from './plan-changes';
+export { laneLimitMs, planLimitMs } from './plan-limit';
+export { plannedAt, setOrder } from './set-order';
+export { alternate, keepSupersets } from './superset';
+export { fitTemplate } from './template';
+export { whyForClinicians } from './template-limits';
+export { type Inflation, type Lane, pressuresHeld, type Timeline, type TimelineSet } from './timeline';
+export { isPlan } from './versions/plan-schema';
+export { readPlan, readSessionChoice } from './versions/read-plan';
+export { cuffUpMinutes, WEEKS, whatToExpect } from './what-to-expect';

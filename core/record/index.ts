@@ -1,0 +1,79 @@
+export { ageWords, agoWords } from './age-words';
+export { basisOf } from './basis';
+export { whatReviewAsks } from './binding-review';
+export {
+  type BlockStanding,
+  blockAsItStands,
+  blockContext,
+  blockPlansOf,
+  sessionsByDay,
+  setsShareNow,
+} from './block-in-force';
+export { chainOf, limbInHand, linksThatHold } from './chain';
+export { chooseWork, type Reason, WORK_LABELS, type WorkOption } from './choose-work';
+export { comparisonInForce, comparisonWords } from './comparison-in-force';
+export { type CourseBar, type CourseStrip, courseStrip } from './course-strip';
+export { dailyExposures } from './daily-exposure';
+export { sessionToAskAbout } from './day-after';
+export {
+  type BlockFact,
+  type ClientFacts,
+  type ComparisonFact,
+  exerciseLabel,
+  type FollowedFact,
+  type PrescriptionFact,
+  SESSIONS_COUNT_MS,
+  type SessionFact,
+} from './facts';
+export {
+  type Hold,
+  type HoldEnd,
+  holdsOfBloodPressure,
+  holdsOfDayAfter,
+  holdsOfDayCheck,
+  holdsOfScreening,
+  holdsOfSign,
+  isEmergencyAfter,
+  type NewHold,
+  URGENT_SIGNS,
+  whyNotLift,
+} from './holds';
+export {
+  answeredInForce,
+  cuffInForce,
+  dayCheckInForce,
+  daySignsAsked,
+  holdsInForce,
+  isMinor,
+  isOperated,
+  limitsInForce,
+  needsBloodPressure,
+  operatedOn,
+  proceduresInForce,
+  restingPressureInForce,
+  shelfLifeInForce,
+  watchesBloodPressure,
+  whyDue,
+} from './in-force';
+export {
+  adviseRung,
+  checkRungEntry,
+  daysSinceProcedure,
+  type RungAdvice,
+  rungInForce,
+} from './ladder-in-force';
+export { type LastReview, lastReview, sessionsToReview } from './last-review';
+export { LINK_IDS, LINK_LABELS, type Link, type LinkId, type LinkState } from './link';
+export { measuredStamp } from './measured-stamp';
+export { loadByHour, type PersonsWeek, personsWeek } from './needs';
+export type { PastSession } from './past-session';
+export { hasPressure, planForToday } from './plan-for-today';
+export { nextPlan, type PlanInForce, plansInForce, versionInForce, whyNotInForce } from './plans-in-force';
+export { recheck } from './recheck';
+export { reviewSession } from './session-review';
+export { isNewcomer } from './sessions-done';
+export { BY_NEED, type Standing, standingOf } from './standing';
+export { dueWords, measuresDue, testsDueLine } from './tests-due';
+export { type TissueLine, whyOff } from './tissue-account';
+export { type ToMeasure, toMeasure } from './to-measure';
+export { weekOff } from './week-off';

@@ -1,0 +1,1 @@
+export { RULE_IDS, RULES, type RuleId } from './catalogue';

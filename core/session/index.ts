@@ -1,0 +1,71 @@
+export { type Attention, attentionOf, compareAttention } from './attention';
+export { BLOOD_PRESSURE_MOMENTS, bloodPressureDue } from './blood-pressure';
+export { type ClockSample, clockOffsetMs } from './clock-offset';
+export { limbClocks, repsNow, restLeftMs } from './clocks';
+export { decide } from './decide/decide';
+export type { Decision, Effect, Hands, House, Intent } from './decide/intent';
+export { type DueEvent, dueEvents } from './decide/owed';
+export { pumpsGoOn } from './decide/pumps-go-on';
+export {
+  EFFORT_IN,
+  EFFORT_SCALES,
+  type EffortIn,
+  type EffortScale,
+  effortWords,
+  likelyWords,
+} from './effort';
+export {
+  amountDone,
+  checkEntered,
+  type EnteredSession,
+  enteredEvents,
+  enteredSessionSchema,
+} from './entered';
+export {
+  EVENTS,
+  type EventBody,
+  type FollowUp,
+  followUpSchema,
+  type Offer,
+  type SessionEvent,
+  type SessionEventType,
+  sessionEventSchema,
+  TAKE_BACK_MS,
+  urgentSignSchema,
+} from './events';
+export { STOPPED_BY_KEY } from './events/stopped';
+export {
+  beatsPerMinuteSchema,
+  MOST_LOAD_KG,
+  pressureMmHgSchema,
+  type ReviewAnswer,
+  reviewChangeSchema,
+} from './events/values';
+export { fold, undoable } from './fold';
+export { whyNotFromHome } from './from-home';
+export { type HeartRateFile, type HeartRateSample, lay, type Placement, placements } from './heart-rate';
+export { heartRateDue } from './heart-rate-due';
+export { type HeartRateMoment, minuteInHand, momentWords } from './heart-rate-moment';
+export type { HeartRateTrace } from './heart-rate-trace';
+export {
+  type CuffedInHand,
+  type InHand,
+  inHand,
+  isCuffedInHand,
+  type LimbInHand,
+  loadInHand,
+  restInHand,
+} from './in-hand';
+export { liveTimeline } from './live-timeline';
+export { type Log, mergeLogs } from './log';
+export { type NextStep, nextStep } from './next-step';
+export { noHarderWords } from './no-harder';
+export { offerAfterSet } from './offer';
+export { nextPlace, type SetPlace } from './places';
+export { readSessionFile, writeSessionFile } from './session-file';
+export { settlingWords } from './settling';
+export { isEmergency, SIGNS, type SignId, signIdSchema } from './signs';
+export { correctedReps, findSet, inflatedLimbs, openSet, type SessionState, type SetRecord } from './state';
+export { tooHardWords } from './too-hard';
+export type { Totals } from './totals';
+export { presentName } from './versions/present-name';
