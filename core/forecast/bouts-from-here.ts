@@ -1,6 +1,8 @@
 import { compile } from '../plan/compile';
-import { isCuffed, type LimbTarget, type Plan, type PlannedLoad } from '../plan/plan';
+import type { Plan } from '../plan/plan';
+import type { PlannedLoad } from '../plan/planned-load';
 import { setOrder } from '../plan/set-order';
+import { isCuffed, type LimbTarget } from '../plan/target';
 import type { Lane } from '../plan/timeline';
 import type { Library } from '../protocol/exercises';
 import { loadInHand, loosenedMmHg, restInHand } from '../session/in-hand';

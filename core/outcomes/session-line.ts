@@ -1,6 +1,7 @@
 import type { Text } from '../message/message';
 import { type Dose, doseOf } from '../plan/dose';
-import { exerciseWords, type Plan, wornLabel } from '../plan/plan';
+import { exerciseWords, type Plan } from '../plan/plan';
+import { wornLabel } from '../plan/target';
 import { type Inflation, pressuresHeld } from '../plan/timeline';
 import type { ExerciseId } from '../protocol/exercises';
 import type { SchoolId } from '../protocol/schools';

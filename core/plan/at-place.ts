@@ -7,8 +7,9 @@ import { isAt, PLACE_LABELS, type Place } from '../quantity/place';
 import type { Basis } from './basis';
 import type { ExerciseChoice, SessionChoice } from './choices';
 import { composeSession } from './compose';
-import { type Plan, wornLabel } from './plan';
+import type { Plan } from './plan';
 import { planChanges } from './plan-changes';
+import { wornLabel } from './target';
 import { fitTemplate } from './template';
 
 type Kit = { cuffs: readonly Cuff[]; weightKits: readonly WeightKit[]; straps: readonly Strap[] };

@@ -23,8 +23,9 @@ import { composeSession } from './compose';
 import { doseOf } from './dose';
 import { draftSession } from './draft-session';
 import { testWish } from './draft-wish.fixture';
-import { type Plan, plannedMark, plannedWords } from './plan';
+import type { Plan } from './plan';
 import { testBasis, testExercise, testOcclusion } from './plan.fixture';
+import { plannedMark, plannedWords } from './planned-set';
 import { isPlan } from './versions/plan-schema';
 
 const felt: TightnessFact = {

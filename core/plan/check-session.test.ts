@@ -9,8 +9,9 @@ import type { Basis, Resolved } from './basis';
 import { checkSession, orderRank } from './check-session';
 import type { SessionChoice } from './choices';
 import { composeSession } from './compose';
-import type { LimbTarget, Plan, PlannedExercise } from './plan';
+import type { Plan, PlannedExercise } from './plan';
 import { measuredTarget, testBasis, testExercise, testPlan } from './plan.fixture';
+import type { LimbTarget } from './target';
 
 const BASE = testPlan().plan as Plan;
 const [PLANNED] = BASE.exercises as [PlannedExercise];

@@ -6,8 +6,9 @@ import { musclesText } from '../protocol/muscle-names';
 import { LIMB_KIND_NAMES, limbKind } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import type { Basis, Resolved } from './basis';
-import { type LimbTarget, type Plan, type PlannedExercise, primingCycles } from './plan';
+import type { Plan, PlannedExercise } from './plan';
 import { isInSuperset, setOrder } from './set-order';
+import { type LimbTarget, primingCycles } from './target';
 
 const MOST_PER_MUSCLE = RULES.PRO.figures.mostPerMuscle;
 

@@ -1,6 +1,8 @@
 import { LIMB_WEIGHT } from '../load/weight-kit';
 import { atShare, type ExerciseChoice, type LimbChoice, type SessionChoice } from './choices';
-import { type LimbTarget, type Plan, type PlannedExercise, type PlannedLoad, primingCycles } from './plan';
+import type { Plan, PlannedExercise } from './plan';
+import type { PlannedLoad } from './planned-load';
+import { type LimbTarget, primingCycles } from './target';
 
 /** The choices a plan was made from, so that it can be composed again from what is on record now (rule START-1). */
 export const choicesOf = ({ goal, schoolId, exercises, sitting }: Plan): SessionChoice => ({

@@ -6,7 +6,7 @@ import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
 import { compile } from './compile';
 import { composeSession } from './compose';
 import { doseOf } from './dose';
-import { plannedKg } from './plan';
+import { plannedKg } from './planned-load';
 
 /** What one school amounts to for one person. Pressure in mmHg, load in kg, both of the first exercise; times in ms. */
 export type SchoolRow = {

@@ -2,18 +2,11 @@ import { primingMs } from '../pressure/priming';
 import { pacedReps } from '../protocol/set-work';
 import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
-import {
-  isCuffed,
-  type LimbTarget,
-  type Plan,
-  type PlannedExercise,
-  type PlannedSet,
-  plannedKg,
-  plannedMmHg,
-  primingCycles,
-  primingIn,
-} from './plan';
+import type { Plan, PlannedExercise } from './plan';
+import { plannedKg } from './planned-load';
+import { type PlannedSet, plannedMmHg } from './planned-set';
 import { type SetPlace, setOrder } from './set-order';
+import { isCuffed, type LimbTarget, primingCycles, primingIn } from './target';
 import type { Inflation, Lane, Timeline, TimelineSet } from './timeline';
 
 /** Time from inflating to the first repetition: settle the pressure and get set (rule PRS-5). */

@@ -24,15 +24,9 @@ import { checkSession } from './check-session';
 import { checkTimeline } from './check-timeline';
 import { atShare, type ExerciseChoice, type SessionChoice } from './choices';
 import { compile } from './compile';
-import {
-  type ArbitraryTarget,
-  type FeltTarget,
-  type MeasuredTarget,
-  PLAN_VERSION,
-  type Plan,
-  type PlannedExercise,
-  type PlannedLoad,
-} from './plan';
+import { PLAN_VERSION, type Plan, type PlannedExercise } from './plan';
+import type { PlannedLoad } from './planned-load';
+import type { ArbitraryTarget, FeltTarget, MeasuredTarget } from './target';
 
 /** A composed session: the plan, the load of each exercise with its neighbours, and what the rules find. */
 export type Composed = { plan: Plan; loads: TargetLoad[]; findings: Finding[] };

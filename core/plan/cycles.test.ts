@@ -9,8 +9,8 @@ import { composeSession } from './compose';
 import { testCycles } from './cycles.fixture';
 import { draftSession } from './draft-session';
 import { testWish } from './draft-wish.fixture';
-import { plannedMmHg } from './plan';
 import { measuredTarget, testBasis, testExercise, testOcclusion } from './plan.fixture';
+import { plannedMmHg } from './planned-set';
 import { isPlan } from './versions/plan-schema';
 
 const LYING = [

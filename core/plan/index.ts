@@ -32,34 +32,27 @@ export { LIGHTER_WAYS, type Lighter, lighterSchema, WHY_LIGHTER } from './lighte
 export { mirror, mirrorName } from './mirror';
 export { fenceMs } from './occlusion-clock';
 export { offers } from './offers';
+export { exerciseWords, type Plan, type PlannedExercise } from './plan';
+export { planChanges } from './plan-changes';
+export { laneLimitMs, planLimitMs } from './plan-limit';
+export { type PlannedLoad, plannedKg } from './planned-load';
+export { type PlannedSet, plannedMark, plannedMmHg, plannedWords, staysInflated } from './planned-set';
+export { plannedAt, setOrder } from './set-order';
+export { alternate, keepSupersets } from './superset';
 export {
   type CuffedTarget,
   cuffedLimbs,
-  exerciseWords,
   isArbitrary,
   isByFeel,
   isCuffed,
   type LimbTarget,
   type MeasuredTarget,
   measuredLimbs,
-  type Plan,
-  type PlannedExercise,
-  type PlannedLoad,
-  type PlannedSet,
-  plannedKg,
-  plannedMark,
-  plannedMmHg,
-  plannedWords,
   primingCycles,
   primingIn,
-  staysInflated,
   targetWords,
   wornLabel,
-} from './plan';
-export { planChanges } from './plan-changes';
-export { laneLimitMs, planLimitMs } from './plan-limit';
-export { plannedAt, setOrder } from './set-order';
-export { alternate, keepSupersets } from './superset';
+} from './target';
 export { fitTemplate } from './template';
 export { whyForClinicians } from './template-limits';
 export { type Inflation, type Lane, pressuresHeld, type Timeline, type TimelineSet } from './timeline';

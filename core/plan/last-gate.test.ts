@@ -5,8 +5,10 @@ import { anyPlan } from '../session/decide/wide.fixture';
 import { cutSets } from './cut-sets';
 import { pastBounds } from './last-gate';
 import { oneSetFewer } from './lighter';
-import type { LimbTarget, Plan, PlannedExercise, PlannedSet } from './plan';
+import type { Plan, PlannedExercise } from './plan';
 import { testPlan } from './plan.fixture';
+import type { PlannedSet } from './planned-set';
+import type { LimbTarget } from './target';
 
 const found = (signed: Plan, today: Plan) => pastBounds(signed, today).map(({ message }) => message);
 

@@ -2,7 +2,10 @@ import type { Finding } from '../findings/finding';
 import { list, type Message, mass, msg, type Text } from '../message/message';
 import { isEqual } from '../quantity/is-equal';
 import { LIMB_NAMES } from '../quantity/limb';
-import { type LimbTarget, type Plan, type PlannedExercise, type PlannedSet, plannedKg } from './plan';
+import type { Plan, PlannedExercise } from './plan';
+import { plannedKg } from './planned-load';
+import type { PlannedSet } from './planned-set';
+import type { LimbTarget } from './target';
 
 /**
  * The last gate (rule START-5): what a session would freeze, compared with the most that is allowed that day, exercise by

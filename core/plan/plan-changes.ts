@@ -2,7 +2,9 @@ import { list, type Message, mass, msg, type Text } from '../message/message';
 import { adjunctName } from '../protocol/adjunct';
 import { isEqual } from '../quantity/is-equal';
 import { LIMB_NAMES } from '../quantity/limb';
-import { exerciseWords, isMeasured, type Plan, type PlannedExercise, plannedKg, targetWords } from './plan';
+import { exerciseWords, type Plan, type PlannedExercise } from './plan';
+import { plannedKg } from './planned-load';
+import { isMeasured, targetWords } from './target';
 
 /**
  * From what to what a version changes the one before, in words (rules PRS-8, REV-10); none where the figures are the same.

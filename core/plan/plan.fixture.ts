@@ -12,7 +12,9 @@ import type { StrengthFact } from '../strength/fact';
 import type { Basis, SessionDone } from './basis';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
 import { composeSession } from './compose';
-import type { MeasuredTarget, Plan, PlannedLoad } from './plan';
+import type { Plan } from './plan';
+import type { PlannedLoad } from './planned-load';
+import type { MeasuredTarget } from './target';
 
 // A person for tests: thighs with an LOP of 174 ± 5, knee extension with a 1RM of 40 kg on the left.
 

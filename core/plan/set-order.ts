@@ -1,4 +1,5 @@
-import type { Plan, PlannedSet } from './plan';
+import type { Plan } from './plan';
+import type { PlannedSet } from './planned-set';
 
 /** A set of a plan, by its exercise and its place in it. */
 export type SetPlace = { exerciseIndex: number; setIndex: number };

@@ -5,7 +5,7 @@ import { RULES } from '../rules/catalogue';
 import { compile } from './compile';
 import { doseOf } from './dose';
 import type { Plan, PlannedExercise } from './plan';
-import { primingCycles } from './plan';
+import { primingCycles } from './target';
 
 /** What a person reads about their own plan, in its figures: a heading for each exercise, and lines under it. */
 export type Expectation = { heading: Text; lines: Message[] };

@@ -4,7 +4,7 @@ import { type BlockContext, deloadShareIn } from '../course/block-weeks';
 import { type BlockEntry, followBlock } from '../course/follow-block';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { dueAtMs, SHELF_LIFE_DAYS } from '../occlusion-pressure/shelf-life';
-import { isMeasured } from '../plan/plan';
+import { isMeasured } from '../plan/target';
 import { rampLevel } from '../pressure/ramp';
 import { libraryOf } from '../protocol/exercises';
 import { type Day, dayAt, dayOf } from '../quantity/days';

@@ -3,7 +3,7 @@ import { hardFindings } from '../findings/finding';
 import { length, list, type Message, mass, msg, only, sentences } from '../message/message';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { lastHeldMs } from '../occlusion-pressure/shelf-life';
-import { type LimbTarget, targetWords } from '../plan/plan';
+import { type LimbTarget, targetWords } from '../plan/target';
 import { rungHeight } from '../protocol/exercise';
 import {
   LIMB_LABELS,

@@ -1,7 +1,7 @@
 import { type Message, msg } from '../message/message';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { dueAtMs } from '../occlusion-pressure/shelf-life';
-import { measuredLimbs } from '../plan/plan';
+import { measuredLimbs } from '../plan/target';
 import { LIMB_NAMES, POSITION_NAMES, SIDE_NAMES } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';

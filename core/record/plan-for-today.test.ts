@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { composeSession } from '../plan/compose';
-import { measuredLimbs } from '../plan/plan';
 import { testBasis, testExercise, testOcclusion, testSession, testStrength } from '../plan/plan.fixture';
+import { measuredLimbs } from '../plan/target';
 import { planForToday } from './plan-for-today';
 import { NOW_MS, testFacts, testKitInUse } from './record.fixture';
 

@@ -1,6 +1,7 @@
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
 import type { Carried } from '../plan/draft-session';
-import { measuredLimbs, type Plan, type PlannedExercise } from '../plan/plan';
+import type { Plan, PlannedExercise } from '../plan/plan';
+import { measuredLimbs } from '../plan/target';
 import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import type { Change } from './change';

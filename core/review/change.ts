@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { list, type Message, msg } from '../message/message';
-import { measuredLimbs, type Plan } from '../plan/plan';
+import type { Plan } from '../plan/plan';
+import { measuredLimbs } from '../plan/target';
 import { mostPercentLop } from '../pressure/most-percent-lop';
 import { RULES } from '../rules/catalogue';
 import type { Limits } from '../screening/clearance';

@@ -1,7 +1,9 @@
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
 import type { Message } from '../message/message';
 import type { Lighter } from '../plan/lighter-schema';
-import { measuredLimbs, type PlannedExercise, plannedKg } from '../plan/plan';
+import type { PlannedExercise } from '../plan/plan';
+import { plannedKg } from '../plan/planned-load';
+import { measuredLimbs } from '../plan/target';
 import { SCHOOLS } from '../protocol/schools';
 import { limbKind } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';

@@ -1,6 +1,7 @@
 import { type Message, msg } from '../message/message';
-import { measuredLimbs, plannedMmHg } from '../plan/plan';
+import { plannedMmHg } from '../plan/planned-set';
 import { isInSuperset } from '../plan/set-order';
+import { measuredLimbs } from '../plan/target';
 import { pressuresHeld } from '../plan/timeline';
 import { mean } from '../quantity/statistics';
 import { RULES } from '../rules/catalogue';

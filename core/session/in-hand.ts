@@ -1,19 +1,15 @@
 import { type AtMark, countedAs } from '../cuff/mark-words';
+import type { Plan, PlannedExercise } from '../plan/plan';
+import { type PlannedLoad, plannedKg } from '../plan/planned-load';
+import { type PlannedSet, plannedMark, plannedMmHg } from '../plan/planned-set';
 import {
   type ArbitraryTarget,
   type CuffedTarget,
   type FeltTarget,
   type LimbTarget,
   type MeasuredTarget,
-  type Plan,
-  type PlannedExercise,
-  type PlannedLoad,
-  type PlannedSet,
-  plannedKg,
-  plannedMark,
-  plannedMmHg,
   primingCycles,
-} from '../plan/plan';
+} from '../plan/target';
 import type { Limb } from '../quantity/limb';
 import { roundDownToDivision } from '../quantity/rounding';
 import { lastSet, nextPlace, releasesAfter, type SetPlace } from './places';

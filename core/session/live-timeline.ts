@@ -1,4 +1,5 @@
-import { type Plan, plannedKg } from '../plan/plan';
+import type { Plan } from '../plan/plan';
+import { plannedKg } from '../plan/planned-load';
 import type { Inflation, Span, Timeline, TimelineSet } from '../plan/timeline';
 import { repsByPace } from '../protocol/pace';
 import type { Limb } from '../quantity/limb';

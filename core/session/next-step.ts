@@ -1,4 +1,5 @@
-import { isByFeel, type Plan, type PlannedExercise, primingCycles, primingIn } from '../plan/plan';
+import type { Plan, PlannedExercise } from '../plan/plan';
+import { isByFeel, primingCycles, primingIn } from '../plan/target';
 import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import { type LimbClock, limbClocks, restLeftMs } from './clocks';

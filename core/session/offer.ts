@@ -1,7 +1,8 @@
 import { stepName } from '../cuff/mark-words';
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
 import { type Message, msg } from '../message/message';
-import { isByFeel, type Plan } from '../plan/plan';
+import type { Plan } from '../plan/plan';
+import { isByFeel } from '../plan/target';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
 import type { Offer } from './events';

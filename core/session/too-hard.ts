@@ -1,5 +1,6 @@
 import { type Message, msg } from '../message/message';
-import { isArbitrary, type Plan } from '../plan/plan';
+import type { Plan } from '../plan/plan';
+import { isArbitrary } from '../plan/target';
 import { RULES } from '../rules/catalogue';
 import type { SessionState } from './state';
 

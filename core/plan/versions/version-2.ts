@@ -3,7 +3,9 @@ import type { SetWork } from '../../protocol/set-work';
 import type { Limb, Position } from '../../quantity/limb';
 import type { Side } from '../../strength/side';
 import type { LoadChoice, SessionChoice } from '../choices';
-import { type LimbTarget, PLAN_VERSION, type Plan, type PlannedExercise, type PlannedLoad } from '../plan';
+import { PLAN_VERSION, type Plan, type PlannedExercise } from '../plan';
+import type { PlannedLoad } from '../planned-load';
+import type { LimbTarget } from '../target';
 
 // Plans and kept sessions as they were written before they carried a version. Here 0, '' and null stood for "none".
 

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
 import { msg } from '../../message/message';
-import { type Plan, plannedKg } from '../../plan/plan';
+import type { Plan } from '../../plan/plan';
 import { testPlan } from '../../plan/plan.fixture';
+import { plannedKg } from '../../plan/planned-load';
 import type { EventBody } from '../events';
 import { foldAll, logOf, START_MS } from '../session.fixture';
 import {

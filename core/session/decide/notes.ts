@@ -1,5 +1,5 @@
 import { mass, msg } from '../../message/message';
-import { plannedKg } from '../../plan/plan';
+import { plannedKg } from '../../plan/planned-load';
 import { repsByPace } from '../../protocol/pace';
 import { bloodPressureWords } from '../../screening/blood-pressure';
 import { isTooHigh } from '../../screening/pressure-in-work';

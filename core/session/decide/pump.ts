@@ -1,5 +1,6 @@
 import { CUFF_DOWN_MMHG } from '../../kit/pump';
-import { isCuffed, type Plan } from '../../plan/plan';
+import type { Plan } from '../../plan/plan';
+import { isCuffed } from '../../plan/target';
 import type { Limb } from '../../quantity/limb';
 import { signedInHand } from '../in-hand';
 import { openInflation, type SessionState } from '../state';

@@ -1,5 +1,5 @@
 import { msg } from '../../message/message';
-import { plannedKg } from '../../plan/plan';
+import { plannedKg } from '../../plan/planned-load';
 import { pacedReps } from '../../protocol/set-work';
 import { loadInHand } from '../in-hand';
 import { findSet, openSet } from '../state';
