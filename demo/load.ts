@@ -20,7 +20,8 @@ import { COURSES } from './courses';
 import { learned } from './learning';
 import { liveCourse, type World } from './live-course';
 import { dayAfterEvent, keptAsItIs, pastSessionLog } from './past-session';
-import { type HistoryEntry, PEOPLE, type PrescribeWish } from './people';
+import type { HistoryEntry, PrescribeWish } from './people/history';
+import { PEOPLE } from './people/people';
 import { CUFFS, MEASURES, PRACTICE, PRACTITIONERS, PUMPS, STRAPS, WEIGHT_KITS } from './practice';
 import { Reviews } from './reviews';
 

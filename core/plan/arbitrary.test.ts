@@ -5,7 +5,7 @@ import { guardFindings, hardFindings } from '../findings/finding';
 import { msg } from '../message/message';
 import { checkArbitrary } from '../pressure/arbitrary';
 import { MS_PER_DAY } from '../quantity/units';
-import { chainOf } from '../record/chain';
+import { chainOf } from '../record/chain/chain';
 import type { ClientFacts } from '../record/facts';
 import { recheck } from '../record/recheck';
 import { strangerFacts, testCoursePlan, testKitInUse, testPrescription } from '../record/record.fixture';

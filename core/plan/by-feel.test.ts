@@ -5,7 +5,7 @@ import { hardFindings } from '../findings/finding';
 import { boutsOf } from '../forecast/bouts';
 import { primingMarks } from '../pressure/priming';
 import { pacedReps } from '../protocol/set-work';
-import { chainOf } from '../record/chain';
+import { chainOf } from '../record/chain/chain';
 import type { ClientFacts } from '../record/facts';
 import { strangerFacts, testCoursePlan, testKitInUse, testPrescription } from '../record/record.fixture';
 import { recommend } from '../review/review';

@@ -9,7 +9,8 @@ export {
   sessionsByDay,
   setsShareNow,
 } from './block-in-force';
-export { chainOf, limbInHand, linksThatHold } from './chain';
+export { chainOf, linksThatHold } from './chain/chain';
+export { limbInHand } from './chain/uses';
 export { chooseWork, type Reason, WORK_LABELS, type WorkOption } from './choose-work';
 export { comparisonInForce, comparisonWords } from './comparison-in-force';
 export { type CourseBar, type CourseStrip, courseStrip } from './course-strip';

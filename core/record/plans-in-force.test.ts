@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
 import { isoOf, weekdayOf } from '../quantity/days';
-import { chainOf, linksThatHold } from './chain';
+import { chainOf, linksThatHold } from './chain/chain';
 import type { ClientFacts } from './facts';
 import { nextPlan, plansInForce, whyNotInForce } from './plans-in-force';
 import {

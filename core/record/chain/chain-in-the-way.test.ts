@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { inEnglish } from '#language/render';
-import type { ExerciseChoice } from '../plan/choices';
-import { composeSession } from '../plan/compose';
-import { testBasis, testExercise, testOcclusion, testSession } from '../plan/plan.fixture';
-import { chainOf } from './chain';
-import type { ClientFacts } from './facts';
-import { type Hold, holdsOfDayCheck } from './holds';
+import type { ExerciseChoice } from '../../plan/choices';
+import { composeSession } from '../../plan/compose';
+import { testBasis, testExercise, testOcclusion, testSession } from '../../plan/plan.fixture';
+import type { ClientFacts } from '../facts';
+import { type Hold, holdsOfDayCheck } from '../holds';
 import {
   daysAgo,
   NOW_MS,
@@ -14,7 +13,8 @@ import {
   testPrescription,
   testScreening,
   testSessionFact,
-} from './record.fixture';
+} from '../record.fixture';
+import { chainOf } from './chain';
 
 const link = (facts: ClientFacts, id: string) => {
   const found = chainOf(facts, testKitInUse, NOW_MS).find((one) => one.id === id);

@@ -1,19 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
 import { ENGLISH, inEnglish, render } from '#language/render';
-import type { Text } from '../message/message';
-import { composeSession } from '../plan/compose';
-import { testBasis, testExercise, testOcclusion, testSession, testStrength } from '../plan/plan.fixture';
-import type { Clearance } from '../screening/clearance';
-import type { DayCheck } from '../screening/day-check';
-import type { ItemId } from '../screening/items';
-import type { Screening } from '../screening/screening';
-import { ageWords } from './age-words';
-import { chainOf, limbInHand, linksThatHold } from './chain';
-import type { ClientFacts, SessionFact } from './facts';
-import type { Hold } from './holds';
-import { dayCheckInForce } from './in-force';
-import { nextPlan } from './plans-in-force';
+import type { Text } from '../../message/message';
+import { composeSession } from '../../plan/compose';
+import { testBasis, testExercise, testOcclusion, testSession, testStrength } from '../../plan/plan.fixture';
+import type { Clearance } from '../../screening/clearance';
+import type { DayCheck } from '../../screening/day-check';
+import type { ItemId } from '../../screening/items';
+import type { Screening } from '../../screening/screening';
+import { ageWords } from '../age-words';
+import type { ClientFacts, SessionFact } from '../facts';
+import type { Hold } from '../holds';
+import { dayCheckInForce } from '../in-force';
+import { nextPlan } from '../plans-in-force';
 import {
   daysAgo,
   NOW_MS,
@@ -24,7 +23,9 @@ import {
   testPrescription,
   testScreening,
   testSessionFact,
-} from './record.fixture';
+} from '../record.fixture';
+import { chainOf, linksThatHold } from './chain';
+import { limbInHand } from './uses';
 
 const NOW = NOW_MS;
 const ago = daysAgo;

@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
 import { inEnglish } from '#language/render';
-import type { ExerciseChoice } from '../plan/choices';
-import { composeSession } from '../plan/compose';
-import { testBasis, testExercise, testSession } from '../plan/plan.fixture';
-import { chainOf } from './chain';
-import type { ClientFacts } from './facts';
-import { type Hold, holdsInForce, whyNotLift } from './holds';
+import type { ExerciseChoice } from '../../plan/choices';
+import { composeSession } from '../../plan/compose';
+import { testBasis, testExercise, testSession } from '../../plan/plan.fixture';
+import type { ClientFacts } from '../facts';
+import { type Hold, holdsInForce, whyNotLift } from '../holds';
 import {
   daysAgo,
   NOW_MS,
@@ -15,8 +14,9 @@ import {
   testKitInUse,
   testPrescription,
   testSessionFact,
-} from './record.fixture';
-import { toMeasure } from './to-measure';
+} from '../record.fixture';
+import { toMeasure } from '../to-measure';
+import { chainOf } from './chain';
 
 const spoken = (facts: ClientFacts) =>
   chainOf(facts, testKitInUse, NOW_MS).map(
