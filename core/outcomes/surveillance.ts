@@ -1,5 +1,6 @@
 import { type Message, msg, type Text } from '../message/message';
-import { SCHOOLS, type SchoolId } from '../protocol/schools';
+import { SCHOOLS } from '../protocol/data/schools';
+import type { SchoolId } from '../protocol/schools';
 import { LIMB_KIND_NAMES, type LimbKind, limbKind } from '../quantity/limb';
 import { MS_PER_MINUTE } from '../quantity/units';
 import type { FollowUp } from '../session/events';

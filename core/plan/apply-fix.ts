@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/finding';
 import { pressureInForce } from '../occlusion-pressure/in-force';
-import { PROTOCOLS } from '../protocol/protocols';
+import { PROTOCOLS } from '../protocol/data/protocols';
 import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
 import type { Basis } from './basis';

@@ -7,7 +7,7 @@ import { expectedOcclusionPressureMmHg } from '../occlusion-pressure/plausibilit
 import { arbitraryLevelMmHg, checkArbitrary } from '../pressure/arbitrary';
 import { checkExercisePercent, checkPassivePercent, checkPosition } from '../pressure/check-pressure';
 import { rampLevel } from '../pressure/ramp';
-import { PROTOCOLS } from '../protocol/protocols';
+import { PROTOCOLS } from '../protocol/data/protocols';
 import type { SchoolId } from '../protocol/schools';
 import {
   LIMB_LABELS,

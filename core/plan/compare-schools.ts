@@ -1,6 +1,7 @@
 import { proposedPercent } from '../pressure/ramp';
-import { PROTOCOLS } from '../protocol/protocols';
-import { SCHOOLS, type SchoolId, schoolIdSchema } from '../protocol/schools';
+import { PROTOCOLS } from '../protocol/data/protocols';
+import { SCHOOLS } from '../protocol/data/schools';
+import { type SchoolId, schoolIdSchema } from '../protocol/schools';
 import type { Basis } from './basis';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
 import { compile } from './compile';

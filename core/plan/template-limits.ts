@@ -1,6 +1,6 @@
 import { type Message, msg } from '../message/message';
-import { PROTOCOLS } from '../protocol/protocols';
-import { SCHOOLS } from '../protocol/schools';
+import { PROTOCOLS } from '../protocol/data/protocols';
+import { SCHOOLS } from '../protocol/data/schools';
 import { limbKind } from '../quantity/limb';
 import type { SessionChoice } from './choices';
 

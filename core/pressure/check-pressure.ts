@@ -1,6 +1,7 @@
 import type { Finding } from '../findings/finding';
 import { msg, type Value } from '../message/message';
-import { SCHOOLS, type SchoolId } from '../protocol/schools';
+import { SCHOOLS } from '../protocol/data/schools';
+import type { SchoolId } from '../protocol/schools';
 import { type Limb, limbKind, POSITION_NAMES, type Position, uprightness } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 

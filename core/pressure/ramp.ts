@@ -1,6 +1,7 @@
 import type { Derived } from '../derivation/derived';
 import { type Message, msg } from '../message/message';
-import { SCHOOLS, type SchoolId } from '../protocol/schools';
+import { SCHOOLS } from '../protocol/data/schools';
+import type { SchoolId } from '../protocol/schools';
 import { type Limb, type LimbKind, limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';

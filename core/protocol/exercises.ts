@@ -1,13 +1,13 @@
 import type { Text } from '../message/message';
 import { byName } from '../quantity/by-name';
 import { POSITION_NAMES } from '../quantity/limb';
-import { ARM_EXERCISES } from './arm-exercises';
+import { ARM_EXERCISES } from './data/arm-exercises';
+import { LEG_EXERCISES } from './data/leg-exercises';
+import { SHOULDER_AND_HAND_EXERCISES } from './data/shoulder-and-hand-exercises';
+import { STEP_AND_HIP_EXERCISES } from './data/step-and-hip-exercises';
 import { EQUIPMENT_NAMES } from './equipment-words';
 import type { Exercise } from './exercise';
-import { LEG_EXERCISES } from './leg-exercises';
 import { musclesText } from './muscle-names';
-import { SHOULDER_AND_HAND_EXERCISES } from './shoulder-and-hand-exercises';
-import { STEP_AND_HIP_EXERCISES } from './step-and-hip-exercises';
 
 const LEGS = { ...LEG_EXERCISES, ...STEP_AND_HIP_EXERCISES };
 const ARMS = { ...ARM_EXERCISES, ...SHOULDER_AND_HAND_EXERCISES };

@@ -6,6 +6,8 @@ export {
   type PlannedAdjunct,
   sittingPart,
 } from './adjunct';
+export { PROTOCOLS } from './data/protocols';
+export { SCHOOLS } from './data/schools';
 export { EQUIPMENT_NAMES } from './equipment-words';
 export {
   EXERCISE_KIND_NAMES,
@@ -37,9 +39,9 @@ export { muscleName, musclesText } from './muscle-names';
 export { type Cue, paceCues, pacePosition, restCues, setMs } from './pace';
 export type { Figure, Prop } from './pose';
 export { figureOf } from './poses';
-export { PROTOCOLS, type ProtocolId, protocolIdSchema } from './protocols';
+export { type ProtocolId, protocolIdSchema } from './protocols';
 export { risingShares } from './rising-shares';
-export { SCHOOLS, type SchoolId, schoolIdSchema } from './schools';
+export { type SchoolId, schoolIdSchema } from './schools';
 export { pacedReps, type SetWork } from './set-work';
 export { breathingOf, teachingOf } from './teaching';
 export { repMs, type TempoId, tempoIdSchema } from './tempo';

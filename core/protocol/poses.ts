@@ -1,7 +1,7 @@
-import { ARM_POSES } from './arm-poses';
+import { ARM_POSES } from './data/arm-poses';
+import { LEG_POSES } from './data/leg-poses';
 import { EXERCISES, type StandardExerciseId } from './exercises';
 import type { Limbs } from './figure';
-import { LEG_POSES } from './leg-poses';
 import type { Drawn, Figure, Pose } from './pose';
 
 const POSES: Record<StandardExerciseId, Pose> = { ...LEG_POSES, ...ARM_POSES };

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { RULES } from '../rules/catalogue';
-import { SCHOOLS } from './schools';
+import { SCHOOLS } from './data/schools';
 
 it('lets no school start below what is noted or top above the hard limit (PRS-2, PRS-3)', () => {
   const { gradedStartArm, most } = RULES['PRS-3'].figures.exercisePercentLop;

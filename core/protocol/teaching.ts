@@ -1,8 +1,8 @@
 import { type Message, msg } from '../message/message';
-import { ARM_TEACHING } from './arm-teaching';
+import { ARM_TEACHING } from './data/arm-teaching';
+import { LEG_TEACHING } from './data/leg-teaching';
 import { type Exercise, isWeighed } from './exercise';
 import type { StandardExerciseId } from './exercises';
-import { LEG_TEACHING } from './leg-teaching';
 import type { Teaching } from './teach';
 
 const TEACHING: Record<StandardExerciseId, Teaching> = { ...LEG_TEACHING, ...ARM_TEACHING };

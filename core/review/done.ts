@@ -4,7 +4,7 @@ import type { Lighter } from '../plan/lighter-schema';
 import type { PlannedExercise } from '../plan/plan';
 import { plannedKg } from '../plan/planned-load';
 import { measuredLimbs } from '../plan/target';
-import { SCHOOLS } from '../protocol/schools';
+import { SCHOOLS } from '../protocol/data/schools';
 import { limbKind } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import { whyNotBack } from '../session/blood-pressure';

@@ -1,5 +1,5 @@
-import { msg } from '../message/message';
-import type { Exercise } from './exercise';
+import { msg } from '../../message/message';
+import type { Exercise } from '../exercise';
 
 /** Exercises with a cuff on the upper arm. */
 export const ARM_EXERCISES = {

@@ -1,4 +1,4 @@
-import type { ArmExerciseId } from './exercises';
+import type { ArmExerciseId } from '../exercises';
 import {
   BENT,
   FRONT,
@@ -12,7 +12,7 @@ import {
   SITTING,
   STANDING,
   SUPINE,
-} from './pose';
+} from '../pose';
 
 /** How exercises with a cuff on the upper arm look. */
 export const ARM_POSES: Record<ArmExerciseId, Pose> = {

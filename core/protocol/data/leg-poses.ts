@@ -1,4 +1,4 @@
-import type { LegExerciseId } from './exercises';
+import type { LegExerciseId } from '../exercises';
 import {
   ALL_FOURS,
   type Around,
@@ -13,7 +13,7 @@ import {
   SITTING,
   STANDING,
   SUPINE,
-} from './pose';
+} from '../pose';
 
 /** Squats and what is like them: down to where the thigh points. */
 const squat = (thigh: number, trunk: number, around: Around = {}) =>

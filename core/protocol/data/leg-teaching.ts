@@ -1,6 +1,6 @@
-import { msg } from '../message/message';
-import type { LegExerciseId } from './exercises';
-import { BREAKS, NO_SINGLE, type Teaching, teach } from './teach';
+import { msg } from '../../message/message';
+import type { LegExerciseId } from '../exercises';
+import { BREAKS, NO_SINGLE, type Teaching, teach } from '../teach';
 
 /** How exercises with a cuff on the upper leg are taught. */
 export const LEG_TEACHING: Record<LegExerciseId, Teaching> = {

@@ -1,5 +1,5 @@
-import { msg } from '../message/message';
-import type { Exercise } from './exercise';
+import { msg } from '../../message/message';
+import type { Exercise } from '../exercise';
 
 /** More exercises with a cuff on the upper arm: the shoulder, the blade, rows and presses, wrist and fingers. */
 export const SHOULDER_AND_HAND_EXERCISES = {

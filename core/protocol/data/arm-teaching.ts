@@ -1,6 +1,6 @@
-import { msg } from '../message/message';
-import type { ArmExerciseId } from './exercises';
-import { BREAKS, NO_SINGLE, type Teaching, teach } from './teach';
+import { msg } from '../../message/message';
+import type { ArmExerciseId } from '../exercises';
+import { BREAKS, NO_SINGLE, type Teaching, teach } from '../teach';
 
 /** How exercises with a cuff on the upper arm are taught. */
 export const ARM_TEACHING: Record<ArmExerciseId, Teaching> = {

@@ -1,5 +1,5 @@
-import { msg } from '../message/message';
-import type { Exercise } from './exercise';
+import { msg } from '../../message/message';
+import type { Exercise } from '../exercise';
 
 /** More exercises with a cuff on the upper leg: hinges, squats, steps, walks, and the hip by itself. */
 export const STEP_AND_HIP_EXERCISES = {
