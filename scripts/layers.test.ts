@@ -25,7 +25,7 @@ const LAYERS: Readonly<Record<string, readonly string[]>> = {
     'parts-page',
   ],
   'web/views/visit/prescribe': ['state', 'editor'],
-  'web/parts': ['keys', 'base', 'drawing', 'forms', 'time', 'paper', 'plan', 'record', 'review'],
+  'web/parts': ['keys', 'base', 'drawing', 'fields', 'forms', 'time', 'paper', 'plan', 'record', 'review'],
 };
 /** Folders whose own folders import nothing from each other. */
 const APART = [

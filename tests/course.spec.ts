@@ -106,7 +106,7 @@ test('a known person is at a signed version from a template in five touches, and
   await chooseLink(page, 'Prescribe');
   await page.getByRole('button', { name: 'Keep as a template' }).click();
   await page.getByLabel('Name of the template').fill('Thighs, both');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByLabel('Name of the template')).toHaveCount(0);
 
   let touches = 0;
@@ -145,7 +145,7 @@ test('heavy work in one line makes it the turn of the plan that comes after it',
   // What was typed wrong is said at its field, and nothing is kept without it.
   await heavy.getByRole('button', { name: 'Note heavy work' }).click();
   await heavy.getByLabel('Effort 0–10').fill('hard');
-  await heavy.getByRole('button', { name: 'Keep' }).click();
+  await heavy.getByRole('button', { name: 'Save' }).click();
   await expect(heavy.getByText('Choose an exercise.')).toBeVisible();
   await expect(heavy.getByText('Enter the load.')).toBeVisible();
   await expect(heavy.getByText('Enter a number.')).toBeVisible();

@@ -259,11 +259,11 @@ test('a practice adds an exercise of its own, and it is found where exercises ar
   await page.getByRole('link', { name: 'Exercises', exact: true }).click();
   await page.getByRole('button', { name: 'Add an exercise' }).click();
   await page.getByLabel('Name').fill('Harbour step-down');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Name the muscle group.')).toBeVisible();
   await page.getByLabel('Muscle group').fill('quadriceps');
   await page.getByLabel('Cue, one line').fill('Heel down slowly, hips level.');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await page.getByLabel('Search').fill('harbour');
   const own = page.getByText('the practice’s own', { exact: true });
   await expect(own).toBeVisible();

@@ -123,7 +123,7 @@ test('a practice describes its own measure, takes it, and compares with the cuff
   );
   await page.getByRole('button', { name: 'Add a measure' }).click();
   const form = page.getByRole('form', { name: 'Add a measure' });
-  await form.getByRole('button', { name: 'Keep' }).click();
+  await form.getByRole('button', { name: 'Save' }).click();
   await expect(form).toContainText('Give the measure a name.');
   await form.getByLabel('Name').fill('Hop for distance');
   await form.getByLabel('Counted in').fill('cm');
@@ -131,7 +131,7 @@ test('a practice describes its own measure, takes it, and compares with the cuff
   await form.getByRole('radio', { name: 'legs' }).click();
   await form.getByRole('radio', { name: 'the best' }).click();
   await form.getByLabel('Highest').fill('250');
-  await form.getByRole('button', { name: 'Keep' }).click();
+  await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('list', { name: 'Measures' })).toContainText(
     'Hop for distance the practice’s own',
   );

@@ -95,12 +95,12 @@ test('kit in pounds and inches: a new cuff is ranked, and a strap goes by feel',
     await pick(cuffs.getByLabel('For', { exact: true }), 'thigh');
     await cuffs.getByLabel('Bladder width').fill('5');
     await cuffs.getByLabel('Girth from').fill('26');
-    await cuffs.getByRole('button', { name: 'Keep it' }).click();
+    await cuffs.getByRole('button', { name: 'Save' }).click();
     await expect(cuffs.getByText('Enter a number.').first()).toBeVisible();
     await expect(cuffs.getByLabel('Name')).toHaveValue('Thigh extra large');
     await cuffs.getByLabel('Girth to').fill('34');
     await cuffs.getByLabel('Highest pressure').fill('300');
-    await cuffs.getByRole('button', { name: 'Keep it' }).click();
+    await cuffs.getByRole('button', { name: 'Save' }).click();
     const added = cuffs.getByRole('row', { name: /^Thigh extra large/ });
     await expect(added).toBeVisible();
     await added.getByRole('button', { name: 'Retire Thigh extra large' }).filter({ visible: true }).click();

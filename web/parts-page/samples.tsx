@@ -9,17 +9,17 @@ import { PhoneFold } from '../parts/base/PhoneFold';
 import { Pip } from '../parts/base/Pip';
 import { WordMenu } from '../parts/base/WordMenu';
 import { LimbCross } from '../parts/drawing/LimbCross';
-import { Choice } from '../parts/forms/Choice';
-import { DateField } from '../parts/forms/DateField';
-import { Field } from '../parts/forms/Field';
-import { NumberField } from '../parts/forms/NumberField';
-import { Picker } from '../parts/forms/Picker';
-import { Scale } from '../parts/forms/Scale';
-import { SearchField } from '../parts/forms/SearchField';
-import { Tick } from '../parts/forms/Tick';
-import { Ticks } from '../parts/forms/Ticks';
-import { TimeField } from '../parts/forms/TimeField';
-import { YesNo } from '../parts/forms/YesNo';
+import { Choice } from '../parts/fields/Choice';
+import { DateField } from '../parts/fields/DateField';
+import { Field } from '../parts/fields/Field';
+import { NumberField } from '../parts/fields/NumberField';
+import { Picker } from '../parts/fields/Picker';
+import { Scale } from '../parts/fields/Scale';
+import { SearchField } from '../parts/fields/SearchField';
+import { Tick } from '../parts/fields/Tick';
+import { Ticks } from '../parts/fields/Ticks';
+import { TimeField } from '../parts/fields/TimeField';
+import { YesNo } from '../parts/fields/YesNo';
 
 /** A part in its states, with the last value it was given, so that a test can read it. */
 type SampleOf = { name: string; Sample: () => ReactNode };

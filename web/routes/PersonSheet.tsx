@@ -11,7 +11,7 @@ import { lazyView } from '../language/lazy-view';
 import { translate } from '../language/translate';
 import { Reading, ReadingSilently } from '../parts/base/Reading';
 import { CourseStrip } from '../parts/drawing/CourseStrip';
-import { FieldError } from '../parts/forms/Field';
+import { FieldError } from '../parts/fields/Field';
 import { useAfterG } from '../parts/keys/use-after-g';
 import { usePlanInHand, usePlanSearch } from '../parts/plan/use-plan-in-hand';
 import { BENCH_LETTERS } from '../state/places';

@@ -8,7 +8,7 @@ import { measuredStamp, type PlanInForce, whatReviewAsks, whyNotInForce } from '
 import { usePractice } from '../data/queries';
 import { useLastReview } from '../data/use-last-review';
 import { Reading } from '../parts/base/Reading';
-import { Choice } from '../parts/forms/Choice';
+import { Choice } from '../parts/fields/Choice';
 import { FirstDo } from '../parts/plan/Bench';
 import { usePlanInHand } from '../parts/plan/use-plan-in-hand';
 import { LastReview } from '../parts/review/LastReview';

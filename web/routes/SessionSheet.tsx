@@ -4,7 +4,7 @@ import { inflatedLimbs } from '#core/session';
 import { failureWords } from '../data/api';
 import { useSession } from '../data/live-session';
 import { Reading } from '../parts/base/Reading';
-import { FieldError } from '../parts/forms/Field';
+import { FieldError } from '../parts/fields/Field';
 import { RecordView } from '../views/person/record/RecordView';
 import { LiveBench } from '../views/visit/run/LiveBench';
 

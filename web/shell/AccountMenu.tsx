@@ -12,7 +12,7 @@ import { translate } from '../language/translate';
 import { Button } from '../parts/base/Button';
 import { LanguageMenu } from '../parts/base/LanguageMenu';
 import { WordMenu } from '../parts/base/WordMenu';
-import { FieldError } from '../parts/forms/Field';
+import { FieldError } from '../parts/fields/Field';
 import { cuffsUp } from '../state/cuffs-up';
 import { lockMinutes } from './use-idle-lock';
 import { WhoButton } from './WhoButton';

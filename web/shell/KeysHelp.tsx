@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
-import { Dialog } from 'radix-ui';
 import { LINK_IDS, LINK_LABELS } from '#core/record';
 import { translate } from '../language/translate';
+import { Panel } from '../parts/base/Panel';
 import { ACTION_IDS, ACTIONS, WHERE } from '../state/actions';
 import { BENCH_LETTERS, keyWords, PLACES } from '../state/places';
 
@@ -33,31 +33,22 @@ const SECTIONS: { heading: string; lines: { written: string; words: string }[] }
 
 export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-[4dvh] left-1/2 z-50 max-h-[92dvh] w-[960px] max-w-[94vw] -translate-x-1/2 overflow-y-auto rounded-sm border border-ink bg-paper p-5"
-        >
-          <Dialog.Title className="mb-3 text-xl font-semibold">{t`Keys`}</Dialog.Title>
-          <div className="gap-x-8 md:columns-2">
-            {SECTIONS.map(({ heading, lines }) => (
-              <section key={heading} className="mb-4 break-inside-avoid">
-                <h3 className="mb-1 border-b border-rule font-semibold">{heading}</h3>
-                <dl className="grid grid-cols-[6rem_1fr] gap-y-1">
-                  {lines.map(({ written, words }) => (
-                    <div key={`${written} ${words}`} className="contents">
-                      <dt className="figures">{written}</dt>
-                      <dd>{words}</dd>
-                    </div>
-                  ))}
-                </dl>
-              </section>
-            ))}
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Panel open={open} onOpenChange={onOpenChange} title={t`Keys`} width="w-[960px]">
+      <div className="gap-x-8 md:columns-2">
+        {SECTIONS.map(({ heading, lines }) => (
+          <section key={heading} className="mb-4 break-inside-avoid">
+            <h3 className="mb-1 border-b border-rule font-semibold">{heading}</h3>
+            <dl className="grid grid-cols-[6rem_1fr] gap-y-1">
+              {lines.map(({ written, words }) => (
+                <div key={`${written} ${words}`} className="contents">
+                  <dt className="figures">{written}</dt>
+                  <dd>{words}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </div>
+    </Panel>
   );
 }

@@ -10,6 +10,7 @@ import { KEYS } from '../data/keys';
 import { usePeople } from '../data/people';
 import { inSentence, translate } from '../language/translate';
 import { KeyHint } from '../parts/base/Button';
+import { BEHIND } from '../parts/base/Panel';
 import { useHaste } from '../parts/keys/use-haste';
 import { ACTIONS, type ActionId } from '../state/actions';
 import { type Here, here } from '../state/here';
@@ -120,7 +121,7 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
       value={chosen}
       onValueChange={setChosen}
       label={t`Find people and actions`}
-      overlayClassName="fixed inset-0 z-40 bg-ink/40"
+      overlayClassName={BEHIND}
       contentClassName="fixed top-24 left-1/2 z-50 w-[560px] max-w-[92vw] -translate-x-1/2 rounded-sm border border-ink bg-paper"
     >
       <Command.Input

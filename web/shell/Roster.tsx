@@ -11,7 +11,7 @@ import { translate } from '../language/translate';
 import { IconButton } from '../parts/base/IconButton';
 import { LongList } from '../parts/base/LongList';
 import { Pip } from '../parts/base/Pip';
-import { SearchField } from '../parts/forms/SearchField';
+import { SearchField } from '../parts/fields/SearchField';
 import { PLACES } from '../state/places';
 import { isPhone, rosterOpen } from '../state/roster-open';
 

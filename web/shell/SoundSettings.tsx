@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Popover } from 'radix-ui';
-import { Tick } from '../parts/forms/Tick';
+import { Tick } from '../parts/fields/Tick';
 import { muted, paced } from '../sound/mute';
 import { spoken } from '../sound/voice';
 import type { Store } from '../state/store';

@@ -4,7 +4,7 @@ import { newPassphraseSchema } from '#contract/sign-in';
 import { api, failureWords } from '../../data/api';
 import { must } from '../../data/sign-in';
 import { Button } from '../base/Button';
-import { Field, FieldError } from './Field';
+import { Field, FieldError } from '../fields/Field';
 import { schemaResolver } from './schema-resolver';
 import { useFields } from './use-fields';
 

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Button } from '../base/Button';
-import { Choice } from '../forms/Choice';
+import { Choice } from '../fields/Choice';
 import { useAction } from '../keys/use-action';
 import { PAPERS, type Paper } from './papers';
 

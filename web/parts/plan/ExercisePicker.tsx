@@ -12,7 +12,7 @@ import {
 import { POSITION_NAMES } from '#core/quantity';
 import { translate } from '../../language/translate';
 import { ExerciseFigure } from '../drawing/ExerciseFigure';
-import { Field } from '../forms/Field';
+import { Field } from '../fields/Field';
 import { HowTaught } from './HowTaught';
 
 const MOST_SHOWN = 6;

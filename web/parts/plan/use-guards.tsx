@@ -4,7 +4,7 @@ import { type Finding, guardFindings, hardFindings } from '#core/findings';
 import { fieldProblem } from '../../data/api';
 import { useMay } from '../../data/queries';
 import { Why } from '../base/Why';
-import { Field, FieldError } from '../forms/Field';
+import { Field, FieldError } from '../fields/Field';
 
 /**
  * What is between findings and a write: a hard one never passes, a guard needs a clinician and a reason (rule SCR-4).

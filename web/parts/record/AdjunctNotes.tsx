@@ -10,7 +10,7 @@ import { useUnits } from '../../words/units';
 import { Button } from '../base/Button';
 import { Why } from '../base/Why';
 import { WordMenu } from '../base/WordMenu';
-import { Field } from '../forms/Field';
+import { Field } from '../fields/Field';
 import { reads, useFields } from '../forms/use-fields';
 
 type Props = { plan: Pick<Plan, 'sitting'>; state: SessionState; act: (intent: Intent) => unknown };

@@ -2,12 +2,11 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import type { NewAdverseEvent } from '#contract/outcomes';
-import { failureWords } from '../../data/api';
 import { serverNow } from '../../data/clock';
 import { useKeepAdverseEvent, useOutcomes } from '../../data/outcomes';
 import { dayAndTime } from '../../words/format';
-import { Button } from '../base/Button';
-import { Field, FieldError } from '../forms/Field';
+import { Field } from '../fields/Field';
+import { FormFooter } from '../forms/FormFooter';
 import { useFields } from '../forms/use-fields';
 
 const EMPTY = { what: '', done: '', outcome: '', notified: '' };
@@ -79,15 +78,13 @@ export function AdverseEvents({
               {...fields.field(field)}
             />
           ))}
-          <div className="flex gap-3 sm:col-span-2">
-            <Button type="submit" kind="main" disabled={keep.isPending}>
-              {t`Keep it`}
-            </Button>
-            <Button leaves onClick={leave}>
-              {t`Not now`}
-            </Button>
-          </div>
-          {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}
+          <FormFooter
+            className="sm:col-span-2"
+            send={t`Save`}
+            isSending={keep.isPending}
+            error={keep.error}
+            leave={leave}
+          />
         </form>
       )}
     </section>

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { Field } from '../forms/Field';
+import { Field } from '../fields/Field';
 import { readPressure, type TypedPressure } from './typed-pressure';
 
 /** Upper and lower reading side by side. */

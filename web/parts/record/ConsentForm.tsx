@@ -11,7 +11,7 @@ import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { day } from '../../words/format';
 import { Button } from '../base/Button';
-import { Field, FieldError } from '../forms/Field';
+import { Field, FieldError } from '../fields/Field';
 import { useAction } from '../keys/use-action';
 
 const READ = { 'on-screen': t`on screen`, 'on-paper': t`on paper` } as const;

@@ -1,6 +1,6 @@
 import { DAY_SIGNS, type DaySign } from '#core/screening';
 import { translate } from '../../language/translate';
-import { YesNo } from '../forms/YesNo';
+import { YesNo } from '../fields/YesNo';
 
 /** What was answered of the questions of the day: whether each is well. */
 export type DayAnswers = Partial<Record<DaySign, boolean>>;

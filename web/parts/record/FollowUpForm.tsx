@@ -6,10 +6,10 @@ import { translate } from '../../language/translate';
 import { ACTIONS } from '../../state/actions';
 import { Button } from '../base/Button';
 import { Why } from '../base/Why';
-import { Choice } from '../forms/Choice';
-import { Scale } from '../forms/Scale';
-import { Tick } from '../forms/Tick';
-import { YesNo } from '../forms/YesNo';
+import { Choice } from '../fields/Choice';
+import { Scale } from '../fields/Scale';
+import { Tick } from '../fields/Tick';
+import { YesNo } from '../fields/YesNo';
 import { useAction } from '../keys/use-action';
 
 const BRUISING = { none: t`none`, small: t`small`, wide: t`wide` } as const;

@@ -13,9 +13,9 @@ import { heavyWorkWords } from '../../words/heavy-work-words';
 import { useUnits } from '../../words/units';
 import { Button } from '../base/Button';
 import { Why } from '../base/Why';
+import { Choice } from '../fields/Choice';
+import { Field, FieldError } from '../fields/Field';
 import { bySchema } from '../forms/by-schema';
-import { Choice } from '../forms/Choice';
-import { Field, FieldError } from '../forms/Field';
 import { reads, useFields } from '../forms/use-fields';
 import { ExercisePicker } from '../plan/ExercisePicker';
 
@@ -131,7 +131,7 @@ function HeavyForm({
         <Field className="w-28" label={t`Effort 0–10`} number="whole" {...field('effort')} />
         <Field className="w-32" label={t`Joint pain 0–10`} number="whole" {...field('pain')} />
         <Button type="submit" kind="main" className="beside-input" disabled={isPending}>
-          {t`Keep`}
+          {t`Save`}
         </Button>
       </div>
     </form>

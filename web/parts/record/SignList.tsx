@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
-import { Dialog } from 'radix-ui';
 import { SIGNS, type SignId, signIdSchema } from '#core/session';
 import { translate } from '../../language/translate';
+import { Panel } from '../base/Panel';
 
 const isStop = (sign: SignId): boolean => SIGNS[sign].level !== 'expected';
 const STOPS = signIdSchema.options.filter(isStop);
@@ -26,31 +26,27 @@ export function SignList({
     note(sign);
   };
   return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          onKeyDown={(event) => {
-            const sign = signIdSchema.options.find((id) => keyOf(id) === event.key.toLowerCase());
-            if (!sign || event.ctrlKey || event.metaKey || event.altKey) return;
-            // The same figure is an effort for the page beneath.
-            event.stopPropagation();
-            pick(sign);
-          }}
-          className="fixed top-[min(4rem,4dvh)] left-1/2 z-50 max-h-[92dvh] w-[720px] max-w-[94vw] -translate-x-1/2 overflow-y-auto rounded-sm border border-ink bg-paper p-5"
-        >
-          <Dialog.Title className="mb-3 text-xl font-semibold">{t`Which sign?`}</Dialog.Title>
-          <div className="grid gap-5 md:grid-cols-2">
-            <Group title={t`Expected: noted`} signs={EXPECTED} pick={pick} />
-            {/* On a phone, what cannot wait comes first. */}
-            <div className="max-md:order-first">
-              <Group title={t`Stop: deflate at once`} signs={STOPS} pick={pick} stop />
-            </div>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Panel
+      open={open}
+      onOpenChange={onOpenChange}
+      title={t`Which sign?`}
+      width="w-[720px]"
+      onKeyDown={(event) => {
+        const sign = signIdSchema.options.find((id) => keyOf(id) === event.key.toLowerCase());
+        if (!sign || event.ctrlKey || event.metaKey || event.altKey) return;
+        // The same figure is an effort for the page beneath.
+        event.stopPropagation();
+        pick(sign);
+      }}
+    >
+      <div className="grid gap-5 md:grid-cols-2">
+        <Group title={t`Expected: noted`} signs={EXPECTED} pick={pick} />
+        {/* On a phone, what cannot wait comes first. */}
+        <div className="max-md:order-first">
+          <Group title={t`Stop: deflate at once`} signs={STOPS} pick={pick} stop />
+        </div>
+      </div>
+    </Panel>
   );
 }
 

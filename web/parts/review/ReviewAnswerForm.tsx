@@ -11,9 +11,9 @@ import { translate } from '../../language/translate';
 import { plain } from '../../words/format';
 import { Button } from '../base/Button';
 import { Said } from '../base/Why';
+import { Choice } from '../fields/Choice';
+import { Field, FieldError } from '../fields/Field';
 import { bySchema } from '../forms/by-schema';
-import { Choice } from '../forms/Choice';
-import { Field, FieldError } from '../forms/Field';
 import { reads, useFields } from '../forms/use-fields';
 
 const ANSWERED = { accepted: t`Accepted`, edited: t`Edited`, declined: t`Declined` } as const;

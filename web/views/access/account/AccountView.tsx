@@ -8,7 +8,7 @@ import { must, signOut, useMe } from '../../../data/sign-in';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Reading } from '../../../parts/base/Reading';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { Done, NewPassphrase } from '../../../parts/forms/NewPassphrase';
 import { schemaResolver } from '../../../parts/forms/schema-resolver';
 import { useFields } from '../../../parts/forms/use-fields';

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Button } from '../../../parts/base/Button';
-import { DateField } from '../../../parts/forms/DateField';
+import { DateField } from '../../../parts/fields/DateField';
 import { useFields } from '../../../parts/forms/use-fields';
 
 /** Until when a practitioner's certificate in this training is valid; an empty date is none. */

@@ -2,13 +2,13 @@ import { t } from '@lingui/core/macro';
 import type { Accounts } from '#contract/sign-in';
 import { ROLE_NAMES, ROLES, type Role } from '#core/access';
 import { openAccount, useAccountWrite } from '../../../data/accounts';
-import { failureWords, fieldProblem } from '../../../data/api';
+import { fieldProblem } from '../../../data/api';
 import { translate } from '../../../language/translate';
-import { Button } from '../../../parts/base/Button';
-import { Choice } from '../../../parts/forms/Choice';
-import { Field, FieldError } from '../../../parts/forms/Field';
-import { Picker } from '../../../parts/forms/Picker';
-import { Tick } from '../../../parts/forms/Tick';
+import { Choice } from '../../../parts/fields/Choice';
+import { Field } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
+import { Tick } from '../../../parts/fields/Tick';
+import { FormFooter } from '../../../parts/forms/FormFooter';
 import { useFields } from '../../../parts/forms/use-fields';
 
 const NEW = 'new';
@@ -76,17 +76,13 @@ export function NewAccountForm({
       <Tick checked={isOwner} onChange={(checked) => set('isOwner', checked)}>
         {t`owns the practice too: accounts, backups and exports`}
       </Tick>
-      {write.error && !fieldProblem(write.error, 'name') && (
-        <FieldError>{failureWords(write.error)}</FieldError>
-      )}
-      <div className="flex gap-3">
-        <Button type="submit" kind="main" disabled={write.isPending || called === '' || name === ''}>
-          {t`Open it`}
-        </Button>
-        <Button leaves onClick={() => done(null)}>
-          {t`Leave it`}
-        </Button>
-      </div>
+      <FormFooter
+        send={t`Open it`}
+        isSending={write.isPending}
+        maySend={called !== '' && name !== ''}
+        error={fieldProblem(write.error, 'name') ? null : write.error}
+        leave={() => done(null)}
+      />
     </form>
   );
 }

@@ -5,7 +5,7 @@ import { KEYS } from '../../../data/keys';
 import { must } from '../../../data/sign-in';
 import { Button } from '../../../parts/base/Button';
 import { QrCode } from '../../../parts/base/QrCode';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 
 /** Codes that a second device shows, asked for beside the passphrase: set up by a picture it takes, and confirmed by its first code. */

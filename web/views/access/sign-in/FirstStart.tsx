@@ -11,10 +11,10 @@ import { useSignIn } from '../../../data/sign-in';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { LanguageMenu } from '../../../parts/base/LanguageMenu';
-import { Choice } from '../../../parts/forms/Choice';
-import { Field, FieldError } from '../../../parts/forms/Field';
-import { Picker } from '../../../parts/forms/Picker';
-import { Ticks } from '../../../parts/forms/Ticks';
+import { Choice } from '../../../parts/fields/Choice';
+import { Field, FieldError } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
+import { Ticks } from '../../../parts/fields/Ticks';
 
 /** The first start: the words of the terminal, then the practice, who owns it, and what is at hand. */
 export function FirstStart() {

@@ -4,7 +4,7 @@ import type { SignInBody } from '#contract/sign-in';
 import { failureWords, fieldProblem } from '../../../data/api';
 import { useSignIn } from '../../../data/sign-in';
 import { Button } from '../../../parts/base/Button';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 
 /** Name and passphrase; and the code of a second device, once the server says that this account asks for one. */
 export function SignInForm() {

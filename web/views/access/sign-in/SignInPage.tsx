@@ -9,7 +9,7 @@ import { enter, useSignIn, useSignInState } from '../../../data/sign-in';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { LanguageMenu } from '../../../parts/base/LanguageMenu';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { NewPassphrase } from '../../../parts/forms/NewPassphrase';
 import { useFields } from '../../../parts/forms/use-fields';
 import { FirstStart } from './FirstStart';

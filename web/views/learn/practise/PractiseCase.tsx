@@ -20,7 +20,7 @@ import { localSource } from '../../../devices/local-source';
 import type { PressureSource } from '../../../devices/pressure-source';
 import { inSentence, translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { reads, useFields } from '../../../parts/forms/use-fields';
 import { ProbeKnob } from '../../../parts/record/ProbeKnob';
 import { useNow } from '../../../parts/time/use-now';

@@ -23,7 +23,7 @@ import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { inSentence, translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { FieldError } from '../../../parts/forms/Field';
+import { FieldError } from '../../../parts/fields/Field';
 import { useAction } from '../../../parts/keys/use-action';
 import { usePlusMinus } from '../../../parts/keys/use-plus-minus';
 import { useSpace } from '../../../parts/keys/use-space';

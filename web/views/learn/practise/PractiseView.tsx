@@ -12,7 +12,7 @@ import type { PulseMethod } from '#core/occlusion-pressure';
 import { useMe } from '../../../data/sign-in';
 import { inSentence } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { Choice } from '../../../parts/forms/Choice';
+import { Choice } from '../../../parts/fields/Choice';
 import { CertificateWords } from '../../../parts/record/CertificateWords';
 import { AgreementWords } from './AgreementWords';
 import { AttemptCurve } from './AttemptCurve';

@@ -5,7 +5,7 @@ import { type NewClient, newClientSchema } from '#contract/client';
 import { api, failureWords, read } from '../../../data/api';
 import { useRecordWrite } from '../../../data/queries';
 import { Button } from '../../../parts/base/Button';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { schemaResolver } from '../../../parts/forms/schema-resolver';
 
 export function AddPerson() {

@@ -3,12 +3,12 @@ import { Trans } from '@lingui/react/macro';
 import { BLOCK_STARTS, type BlockLine, type BlockStartId } from '#core/course';
 import { WEEKDAY_LABELS } from '#core/quantity';
 import { translate } from '../../../language/translate';
-import { Choice } from '../../../parts/forms/Choice';
-import { DateField } from '../../../parts/forms/DateField';
-import { NumberField } from '../../../parts/forms/NumberField';
-import { Picker } from '../../../parts/forms/Picker';
-import { Ticks } from '../../../parts/forms/Ticks';
-import { TimeField } from '../../../parts/forms/TimeField';
+import { Choice } from '../../../parts/fields/Choice';
+import { DateField } from '../../../parts/fields/DateField';
+import { NumberField } from '../../../parts/fields/NumberField';
+import { Picker } from '../../../parts/fields/Picker';
+import { Ticks } from '../../../parts/fields/Ticks';
+import { TimeField } from '../../../parts/fields/TimeField';
 import { CalendarImport } from './CalendarImport';
 import type { BlockState } from './use-block';
 

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { type BlockWish, type CalendarDays, calendarDays } from '#core/course';
 import { dayOf, WEEKDAY_LABELS } from '#core/quantity';
 import { translate } from '../../../language/translate';
-import { FieldError } from '../../../parts/forms/Field';
-import { FileLink } from '../../../parts/forms/FileLink';
+import { FieldError } from '../../../parts/fields/Field';
+import { FileLink } from '../../../parts/fields/FileLink';
 
 const MOST_MB = 10;
 const linkLook = 'min-h-11 underline underline-offset-4 disabled:no-underline disabled:text-quiet';

@@ -2,15 +2,15 @@ import { t } from '@lingui/core/macro';
 import { type FormHTMLAttributes, type ReactNode, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import { failureWords } from '../../../data/api';
 import { useChangePerson, useErase, useMerge } from '../../../data/corrections';
 import { useExport } from '../../../data/import-export';
 import { usePeople } from '../../../data/people';
 import { useMay } from '../../../data/queries';
 import { fileStem } from '../../../data/save-file';
 import { Button } from '../../../parts/base/Button';
-import { Field, FieldError } from '../../../parts/forms/Field';
-import { SearchField } from '../../../parts/forms/SearchField';
+import { Field } from '../../../parts/fields/Field';
+import { SearchField } from '../../../parts/fields/SearchField';
+import { FormFooter } from '../../../parts/forms/FormFooter';
 import { useFields } from '../../../parts/forms/use-fields';
 import { notifyDone } from '../../../state/notices';
 
@@ -44,7 +44,7 @@ function Names({ client, close }: { client: ClientRecord; close: () => void }) {
   return (
     <Form
       sends={send((typed) => change.mutate(typed, { onSuccess: close }))}
-      words={t`Keep`}
+      words={t`Save`}
       isPending={change.isPending}
       error={change.error}
       close={close}
@@ -186,15 +186,7 @@ function Form({
   return (
     <form className="max-w-2xl space-y-4 border-l-4 border-plum pl-4" {...sends}>
       {children}
-      {error !== null && <FieldError>{failureWords(error)}</FieldError>}
-      <div className="flex flex-wrap gap-3">
-        <Button type="submit" kind={kind} disabled={isPending}>
-          {words}
-        </Button>
-        <Button leaves onClick={close}>
-          {t`Leave it`}
-        </Button>
-      </div>
+      <FormFooter send={words} kind={kind} isSending={isPending} error={error} leave={close} />
     </form>
   );
 }

@@ -11,7 +11,7 @@ import { useMay } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Why } from '../../../parts/base/Why';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { BenchHeading } from '../../../parts/plan/Bench';
 import { dayAndTime } from '../../../words/format';
@@ -161,7 +161,7 @@ function RetractForm({
         {t`Retract it`}
       </Button>
       <Button leaves onClick={() => done(null)}>
-        {t`Leave it`}
+        {t`Cancel`}
       </Button>
       {retract.error && <FieldError>{failureWords(retract.error)}</FieldError>}
     </form>

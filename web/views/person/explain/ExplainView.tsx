@@ -10,7 +10,7 @@ import { failureWords } from '../../../data/api';
 import { useClient, usePractice } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Reading } from '../../../parts/base/Reading';
-import { FieldError } from '../../../parts/forms/Field';
+import { FieldError } from '../../../parts/fields/Field';
 import { ForPaper } from '../../../parts/paper/ForPaper';
 import { PaperBar } from '../../../parts/paper/PaperBar';
 import type { Paper } from '../../../parts/paper/papers';

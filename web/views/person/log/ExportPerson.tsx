@@ -5,7 +5,7 @@ import { useExport } from '../../../data/import-export';
 import { useMay } from '../../../data/queries';
 import { fileStem } from '../../../data/save-file';
 import { Button } from '../../../parts/base/Button';
-import { FieldError } from '../../../parts/forms/Field';
+import { FieldError } from '../../../parts/fields/Field';
 
 /** A person's whole record as one open file, for another practice or for themselves. */
 export function ExportPerson({ client: { id, name } }: { client: ClientRecord }) {

@@ -14,14 +14,14 @@ import {
   takenHere,
 } from '#core/outcomes';
 import { dayAt, isoOf, LIMB_LABELS, limbKind } from '#core/quantity';
-import { failureWords, fieldProblem } from '../../../data/api';
+import { fieldProblem } from '../../../data/api';
 import { useBeginComparison } from '../../../data/outcomes';
 import { translate } from '../../../language/translate';
-import { Button } from '../../../parts/base/Button';
-import { Choice } from '../../../parts/forms/Choice';
-import { DateField } from '../../../parts/forms/DateField';
-import { Field, FieldError } from '../../../parts/forms/Field';
-import { Picker } from '../../../parts/forms/Picker';
+import { Choice } from '../../../parts/fields/Choice';
+import { DateField } from '../../../parts/fields/DateField';
+import { Field, FieldError } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
+import { FormFooter } from '../../../parts/forms/FormFooter';
 import { schemaResolver } from '../../../parts/forms/schema-resolver';
 
 const FIRST: MeasureId = 'girth-mid-thigh';
@@ -168,15 +168,7 @@ export function ComparisonForm({
       {(problem('measureId') || problem('limb')) && (
         <FieldError>{problem('measureId') ?? problem('limb')}</FieldError>
       )}
-      {begin.error && <FieldError>{failureWords(begin.error)}</FieldError>}
-      <div className="flex gap-3">
-        <Button type="submit" kind="main" disabled={begin.isPending}>
-          {t`Draw and begin`}
-        </Button>
-        <Button leaves onClick={done}>
-          {t`Leave it`}
-        </Button>
-      </div>
+      <FormFooter send={t`Draw and begin`} isSending={begin.isPending} error={begin.error} leave={done} />
     </form>
   );
 }

@@ -23,7 +23,7 @@ import { useEndComparison } from '../../../data/outcomes';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Only } from '../../../parts/base/Only';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { day, plain } from '../../../words/format';
 import { noonOf } from '../../../words/noon';

@@ -10,7 +10,7 @@ import { RULES } from '#core/rules';
 import { useLog } from '../../../data/outcomes';
 import { translate } from '../../../language/translate';
 import { axisLook, faint, themeColour } from '../../../parts/drawing/chart';
-import { Choice } from '../../../parts/forms/Choice';
+import { Choice } from '../../../parts/fields/Choice';
 import { theme } from '../../../theme/theme';
 import { day, plain } from '../../../words/format';
 import { noonOf } from '../../../words/noon';

@@ -7,7 +7,7 @@ import { failureWords } from '../../../data/api';
 import { useWithdrawOutcome } from '../../../data/outcomes';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { dayAndTime, plain } from '../../../words/format';
 

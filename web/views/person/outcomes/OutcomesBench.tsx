@@ -21,7 +21,7 @@ import { useOutcomes } from '../../../data/outcomes';
 import { translate } from '../../../language/translate';
 import { Reading } from '../../../parts/base/Reading';
 import { Why } from '../../../parts/base/Why';
-import { FieldError } from '../../../parts/forms/Field';
+import { FieldError } from '../../../parts/fields/Field';
 import { AdverseEvents } from '../../../parts/record/AdverseEvents';
 import { BlockByBlock } from './BlockByBlock';
 import { Comparisons } from './Comparisons';

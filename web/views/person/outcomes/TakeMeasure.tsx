@@ -17,10 +17,10 @@ import { serverNow } from '../../../data/clock';
 import { useKeepOutcome } from '../../../data/outcomes';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { Choice } from '../../../parts/forms/Choice';
-import { Field, FieldError } from '../../../parts/forms/Field';
-import { NumberInput } from '../../../parts/forms/NumberInput';
-import { Picker } from '../../../parts/forms/Picker';
+import { Choice } from '../../../parts/fields/Choice';
+import { Field, FieldError } from '../../../parts/fields/Field';
+import { NumberInput } from '../../../parts/fields/NumberInput';
+import { Picker } from '../../../parts/fields/Picker';
 import { type Reading, reads, useFields } from '../../../parts/forms/use-fields';
 import { AskScreen } from './AskScreen';
 
@@ -160,7 +160,7 @@ export function TakeMeasure({
             hint={t`Why it may say less than it should: pain-limited, to form failure.`}
           />
           <Button type="submit" kind="main" does="accept" disabled={keep.isPending}>
-            {t`Keep`}
+            {t`Save`}
           </Button>
         </>
       )}

@@ -10,7 +10,7 @@ import { useChangePerson } from '../../../data/corrections';
 import { useMay } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { day } from '../../../words/format';
 
@@ -76,7 +76,7 @@ function AboutForm({ client, close }: { client: ClientRecord; close: () => void 
       <div className="flex gap-2">
         {mayChange && (
           <Button type="submit" kind="main" disabled={change.isPending}>
-            {t`Keep`}
+            {t`Save`}
           </Button>
         )}
         <Button leaves onClick={close}>

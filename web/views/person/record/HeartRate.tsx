@@ -6,8 +6,8 @@ import type { Act } from '../../../act/act';
 import type { LiveSession } from '../../../data/live-session';
 import { translate } from '../../../language/translate';
 import { axisLook, themeColour } from '../../../parts/drawing/chart';
-import { FieldError } from '../../../parts/forms/Field';
-import { FileLink } from '../../../parts/forms/FileLink';
+import { FieldError } from '../../../parts/fields/Field';
+import { FileLink } from '../../../parts/fields/FileLink';
 import { theme } from '../../../theme/theme';
 import { clock } from '../../../words/format';
 

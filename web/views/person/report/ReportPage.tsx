@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { type Report, SECTION_TITLES } from '#core/outcomes';
 import { translate } from '../../../language/translate';
+import { PaperHead } from '../../../parts/paper/PaperHead';
 import { day } from '../../../words/format';
 
 /** A report as it is, or is to be, issued: letterhead, what was done, what changed, how sure, what next. */
@@ -8,17 +9,21 @@ export function ReportPage({ report, atMs }: { report: Report; atMs: number | nu
   const { clientName, practiceName, phone, letterhead, by, fromMs, toMs, letter, sections, weeks } = report;
   return (
     <article className="space-y-5 text-[15px]">
-      <header className="flex items-start justify-between border-b border-ink pb-2">
-        <div>
-          <p className="font-semibold">{practiceName}</p>
-          {letterhead && <p className="whitespace-pre-line text-quiet">{letterhead}</p>}
-          {phone && <p>{phone}</p>}
-        </div>
-        <div className="text-right">
-          <p>{atMs === null ? t`Not issued yet` : t`Issued ${day(atMs)}`}</p>
-          <p>{by}</p>
-        </div>
-      </header>
+      <PaperHead
+        over={
+          <>
+            <p className="font-semibold">{practiceName}</p>
+            {letterhead && <p className="whitespace-pre-line text-quiet">{letterhead}</p>}
+            {phone && <p>{phone}</p>}
+          </>
+        }
+        aside={
+          <div className="text-right">
+            <p>{atMs === null ? t`Not issued yet` : t`Issued ${day(atMs)}`}</p>
+            <p>{by}</p>
+          </div>
+        }
+      />
       <div>
         <h1 className="text-3xl font-semibold">{clientName}</h1>
         <p>{t`Training with blood flow restriction, ${day(fromMs)} to ${day(toMs)}`}</p>

@@ -10,6 +10,7 @@ import { RULES } from '#core/rules';
 import { translate } from '../../../language/translate';
 import { ExerciseFigure } from '../../../parts/drawing/ExerciseFigure';
 import { OcclusionStrip } from '../../../parts/drawing/OcclusionStrip';
+import { PaperHead } from '../../../parts/paper/PaperHead';
 import { amountWords, restWords, stepsWords } from '../../../parts/plan/PlanSummary';
 import { SittingWords } from '../../../parts/plan/SittingWords';
 import { clock, dayAndTime, plain } from '../../../words/format';
@@ -24,10 +25,12 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
   const signer = practice.practitioners.find(({ id }) => id === signedBy);
   return (
     <article className="space-y-3 text-[15px]">
-      <header className="flex justify-between border-b-2 border-ink pb-1">
-        <h1 className="text-2xl font-semibold">{client.name}</h1>
-        <p>{t`Signed ${dayAndTime(atMs)}, ${signer?.name ?? ''} (${translate(signer?.role && ROLE_NAMES[signer?.role]) ?? ''})`}</p>
-      </header>
+      <PaperHead
+        title={client.name}
+        aside={
+          <p>{t`Signed ${dayAndTime(atMs)}, ${signer?.name ?? ''} (${translate(signer?.role && ROLE_NAMES[signer?.role]) ?? ''})`}</p>
+        }
+      />
       {overrideReason && <p className="notched py-1">{t`Guard passed: ${overrideReason}`}</p>}
       <SittingWords plan={plan} when="before" />
       {plan.exercises.map((exercise, place) => (

@@ -11,6 +11,7 @@ import { SIGNS, signIdSchema } from '#core/session';
 import { translate } from '../../../language/translate';
 import { ExerciseFigure } from '../../../parts/drawing/ExerciseFigure';
 import { OcclusionStrip } from '../../../parts/drawing/OcclusionStrip';
+import { PaperHead } from '../../../parts/paper/PaperHead';
 import { restWords, setsWords } from '../../../parts/plan/PlanSummary';
 import { SittingWords } from '../../../parts/plan/SittingWords';
 import { clock, day } from '../../../words/format';
@@ -29,12 +30,11 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
   const signer = practice.practitioners.find(({ id }) => id === signedBy);
   return (
     <article className="space-y-4">
-      <header className="border-b-2 border-ink pb-2">
-        <h1 className="text-3xl font-semibold">{client.name}</h1>
+      <PaperHead title={client.name}>
         <p>
           {t`${translate(GOALS[plan.goal].label)}. Signed ${day(atMs)} by ${signer?.name ?? t`the practice`}, ${practice.settings.name}.`}
         </p>
-      </header>
+      </PaperHead>
       <SittingWords plan={plan} when="before" />
       {plan.exercises.map((exercise, place) => (
         <section

@@ -6,7 +6,7 @@ import { plansInForce } from '#core/record';
 import { failureWords } from '../../../data/api';
 import { useClient, usePractice } from '../../../data/queries';
 import { Reading } from '../../../parts/base/Reading';
-import { FieldError } from '../../../parts/forms/Field';
+import { FieldError } from '../../../parts/fields/Field';
 import { OnePage } from '../../../parts/paper/OnePage';
 import { PaperBar } from '../../../parts/paper/PaperBar';
 import type { Paper } from '../../../parts/paper/papers';

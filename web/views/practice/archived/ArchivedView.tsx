@@ -6,7 +6,7 @@ import type { PeoplePage } from '#contract/client';
 import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { Button } from '../../../parts/base/Button';
-import { FieldError } from '../../../parts/forms/Field';
+import { FieldError } from '../../../parts/fields/Field';
 
 /** People who were taken off the list, with all that is on record of them; put back by a press. */
 export function ArchivedView() {

@@ -1,6 +1,4 @@
 import { t } from '@lingui/core/macro';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import type { OwnExercise } from '#contract/practice';
 import { RUNG_LABELS } from '#core/plan';
@@ -15,16 +13,15 @@ import {
   rungSchema,
 } from '#core/protocol';
 import { POSITION_NAMES, POSITIONS } from '#core/quantity';
-import { api, failureWords, read } from '../../../data/api';
-import { KEYS } from '../../../data/keys';
+import { api, read } from '../../../data/api';
 import { translate } from '../../../language/translate';
-import { Button } from '../../../parts/base/Button';
-import { Choice } from '../../../parts/forms/Choice';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Choice } from '../../../parts/fields/Choice';
+import { Field } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
+import { FormFooter } from '../../../parts/forms/FormFooter';
 import { idFrom } from '../../../parts/forms/id-from';
-import { Picker } from '../../../parts/forms/Picker';
-import { schemaResolver } from '../../../parts/forms/schema-resolver';
 import { unlessChanged } from '../../../parts/forms/unless-changed';
+import { usePracticeEntry } from '../../../parts/forms/use-practice-entry';
 
 const typedSchema = exerciseSchema.extend({ joints: z.string() });
 type Typed = Omit<Exercise, 'label' | 'cue' | 'joints'> & { label: string; cue: string; joints: string };
@@ -69,42 +66,31 @@ export function ExerciseForm({
   library: Library;
   done: () => void;
 }) {
-  const queries = useQueryClient();
   const known = id === null ? undefined : library[id];
-  const { register, handleSubmit, watch, setValue, formState } = useForm<Typed>({
-    resolver: schemaResolver<Typed, Typed>(typedSchema as z.ZodType<Typed>),
-    defaultValues: known ? toTyped(known) : EMPTY,
-  });
-  const keep = useMutation({
-    mutationFn: (json: OwnExercise) => read(api.practice.exercises.$post({ json })),
-    onSuccess: async (practice) => {
-      queries.setQueryData(KEYS.practice, practice);
-      // Records carry the practice's exercises with them.
-      await queries.invalidateQueries({ queryKey: ['client'] });
-      done();
-    },
-  });
-  const values = watch();
-  const { errors } = formState;
-  const submit = handleSubmit((typed) =>
-    keep.mutate({
+  const form = usePracticeEntry<Typed, OwnExercise>({
+    schema: typedSchema as z.ZodType<Typed>,
+    values: known ? toTyped(known) : EMPTY,
+    entryOf: (typed) => ({
       id: id ?? idFrom(typed.label, 'exercise', (one) => one in library),
       exercise: fromTyped(typed, known),
     }),
-  );
+    send: (json) => read(api.practice.exercises.$post({ json })),
+    done,
+  });
+  const { register, setValue, values, problem } = form;
   return (
-    <form onSubmit={submit} noValidate className="my-3 max-w-4xl space-y-3 border-l-4 border-plum pl-4">
+    <form onSubmit={form.submit} noValidate className="my-3 max-w-4xl space-y-3 border-l-4 border-plum pl-4">
       <div className="grid gap-4 sm:grid-cols-3">
-        <Field label={t`Name`} autoFocus {...register('label')} error={errors.label?.message} />
-        <Field label={t`Muscle group`} {...register('muscle')} error={errors.muscle?.message} />
+        <Field label={t`Name`} autoFocus {...register('label')} error={problem('label')} />
+        <Field label={t`Muscle group`} {...register('muscle')} error={problem('muscle')} />
         <Field
           label={t`Joints that move`}
           hint={t`Separated by commas; none for a hold`}
           {...register('joints')}
-          error={errors.joints?.message}
+          error={problem('joints')}
         />
       </div>
-      <Field label={t`Cue, one line`} {...register('cue')} error={errors.cue?.message} />
+      <Field label={t`Cue, one line`} {...register('cue')} error={problem('cue')} />
       <div className="flex flex-wrap gap-x-6 gap-y-3">
         <Choice
           label={t`Cuff on`}
@@ -158,15 +144,7 @@ export function ExerciseForm({
           options={rungSchema.options.map((value) => ({ value, label: translate(RUNG_LABELS[value]) }))}
         />
       </div>
-      {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}
-      <div className="flex gap-3">
-        <Button type="submit" kind="main" disabled={keep.isPending}>
-          {t`Keep`}
-        </Button>
-        <Button leaves onClick={done}>
-          {t`Leave as it was`}
-        </Button>
-      </div>
+      <FormFooter send={t`Save`} isSending={form.isPending} error={form.error} leave={done} />
     </form>
   );
 }

@@ -8,8 +8,8 @@ import { useArchivePreview, useImportArchive } from '../../../data/import-export
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Reading } from '../../../parts/base/Reading';
-import { Field, FieldError } from '../../../parts/forms/Field';
-import { Picker } from '../../../parts/forms/Picker';
+import { Field, FieldError } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
 import { notify } from '../../../state/notices';
 import { day } from '../../../words/format';
 
@@ -91,7 +91,7 @@ export function ArchiveImport({ file, done }: { file: File; done: () => void }) 
         >
           {added === 0 ? t`Nothing to import` : t`Import ${added} records`}
         </Button>
-        <Button onClick={done}>{t`Leave it`}</Button>
+        <Button onClick={done}>{t`Cancel`}</Button>
       </div>
       {take.error && <FieldError>{failureWords(take.error)}</FieldError>}
     </section>

@@ -7,8 +7,8 @@ import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { workingPractitioner } from '../../../data/practitioner';
 import { Button } from '../../../parts/base/Button';
-import { FieldError } from '../../../parts/forms/Field';
-import { Tick } from '../../../parts/forms/Tick';
+import { FieldError } from '../../../parts/fields/Field';
+import { Tick } from '../../../parts/fields/Tick';
 
 /** The practitioner's own training calendar, at an address that a calendar program can subscribe to. */
 export function CalendarAddress() {

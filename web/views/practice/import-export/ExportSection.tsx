@@ -7,8 +7,8 @@ import { failureWords } from '../../../data/api';
 import { useExport, useSiteKey } from '../../../data/import-export';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { FieldError } from '../../../parts/forms/Field';
-import { Picker } from '../../../parts/forms/Picker';
+import { FieldError } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
 
 const SEPARATORS = [
   { value: 'comma', label: t`commas between cells` },

@@ -4,7 +4,7 @@ import type { Practitioner } from '#contract/practice';
 import { failureWords } from '../../../data/api';
 import { useImports, useUndoImport } from '../../../data/import-export';
 import { translate } from '../../../language/translate';
-import { FieldError } from '../../../parts/forms/Field';
+import { FieldError } from '../../../parts/fields/Field';
 import { dayAndTime } from '../../../words/format';
 
 /** What was brought in at once, and can be taken back at once. */

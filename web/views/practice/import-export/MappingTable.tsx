@@ -13,7 +13,8 @@ import {
   unitIn,
 } from '#core/table';
 import { translate } from '../../../language/translate';
-import { Picker } from '../../../parts/forms/Picker';
+import { WideTable } from '../../../parts/base/WideTable';
+import { Picker } from '../../../parts/fields/Picker';
 import type { Look } from '../../../workers/table.worker';
 import { storedWords } from './stored-words';
 
@@ -48,79 +49,77 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
   const has = (as: TableField['reading']['as']) => fields.some(([, { reading }]) => reading.as === as);
   return (
     <div className="space-y-3">
-      <div className="overflow-x-auto">
-        <table className="w-full border-t border-ink/40">
-          <thead>
-            <tr className="text-left text-[14px] text-quiet">
-              <th className="py-1 pr-4 font-normal">{t`Field`}</th>
-              <th className="pr-4 font-normal">{t`is the column`}</th>
-              <th className="pr-4 font-normal" colSpan={SHOWN_ROWS}>
-                {t`as it will be stored, the first rows`}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {fields.map(([id, field]) => {
-              const mapped = mapping.columns[id];
-              return (
-                <tr key={id} className="border-t border-rule align-middle">
-                  <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
-                    {translate(field.label)}
-                    {field.optional && (
-                      <span className="text-[14px] font-normal text-quiet"> {t`if it is there`}</span>
-                    )}
-                  </th>
-                  <td className="pr-4">
-                    <div className="flex min-w-44 gap-2">
+      <WideTable className="w-full border-t border-ink/40">
+        <thead>
+          <tr className="text-left text-[14px] text-quiet">
+            <th className="py-1 pr-4 font-normal">{t`Field`}</th>
+            <th className="pr-4 font-normal">{t`is the column`}</th>
+            <th className="pr-4 font-normal" colSpan={SHOWN_ROWS}>
+              {t`as it will be stored, the first rows`}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {fields.map(([id, field]) => {
+            const mapped = mapping.columns[id];
+            return (
+              <tr key={id} className="border-t border-rule align-middle">
+                <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
+                  {translate(field.label)}
+                  {field.optional && (
+                    <span className="text-[14px] font-normal text-quiet"> {t`if it is there`}</span>
+                  )}
+                </th>
+                <td className="pr-4">
+                  <div className="flex min-w-44 gap-2">
+                    <Picker
+                      label={t`Column of ${translate(field.label)}`}
+                      hideLabel
+                      value={mapped ? String(mapped.column) : NONE}
+                      options={[
+                        { value: NONE, label: field.optional ? t`not in the file` : t`choose a column` },
+                        ...look.headings.map((heading, at) => ({
+                          value: String(at),
+                          label: heading.trim() || t`column ${at + 1}`,
+                        })),
+                      ]}
+                      onChange={(value) =>
+                        map(
+                          id,
+                          value === NONE
+                            ? null
+                            : { column: Number(value), unit: unitIn(look.headings[Number(value)] ?? '') },
+                        )
+                      }
+                    />
+                    {mapped && field.reading.as === 'figure' && field.reading.unit !== 'none' && (
                       <Picker
-                        label={t`Column of ${translate(field.label)}`}
+                        label={t`Unit of ${translate(field.label)}`}
                         hideLabel
-                        value={mapped ? String(mapped.column) : NONE}
-                        options={[
-                          { value: NONE, label: field.optional ? t`not in the file` : t`choose a column` },
-                          ...look.headings.map((heading, at) => ({
-                            value: String(at),
-                            label: heading.trim() || t`column ${at + 1}`,
-                          })),
-                        ]}
-                        onChange={(value) =>
-                          map(
-                            id,
-                            value === NONE
-                              ? null
-                              : { column: Number(value), unit: unitIn(look.headings[Number(value)] ?? '') },
-                          )
-                        }
+                        value={mapped.unit ?? units[field.reading.unit]}
+                        options={UNITS[field.reading.unit].map((unit) => ({
+                          value: unit,
+                          label: unit,
+                        }))}
+                        onChange={(unit) => map(id, { ...mapped, unit })}
                       />
-                      {mapped && field.reading.as === 'figure' && field.reading.unit !== 'none' && (
-                        <Picker
-                          label={t`Unit of ${translate(field.label)}`}
-                          hideLabel
-                          value={mapped.unit ?? units[field.reading.unit]}
-                          options={UNITS[field.reading.unit].map((unit) => ({
-                            value: unit,
-                            label: unit,
-                          }))}
-                          onChange={(unit) => map(id, { ...mapped, unit })}
-                        />
-                      )}
-                    </div>
+                    )}
+                  </div>
+                </td>
+                {read.map((row, at) => (
+                  <td
+                    // biome-ignore lint/suspicious/noArrayIndexKey: rows of a file have no other name than their place.
+                    key={at}
+                    className="max-w-48 truncate pr-4 text-[15px]"
+                  >
+                    <Stored id={id} field={field} row={row} />
                   </td>
-                  {read.map((row, at) => (
-                    <td
-                      // biome-ignore lint/suspicious/noArrayIndexKey: rows of a file have no other name than their place.
-                      key={at}
-                      className="max-w-48 truncate pr-4 text-[15px]"
-                    >
-                      <Stored id={id} field={field} row={row} />
-                    </td>
-                  ))}
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </div>
+                ))}
+              </tr>
+            );
+          })}
+        </tbody>
+      </WideTable>
       <div className="flex flex-wrap gap-4">
         {has('day') && (
           <Picker

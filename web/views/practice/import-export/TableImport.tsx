@@ -25,8 +25,8 @@ import { language } from '../../../language/language';
 import { inSentence, translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Reading } from '../../../parts/base/Reading';
-import { FieldError } from '../../../parts/forms/Field';
-import { Picker } from '../../../parts/forms/Picker';
+import { FieldError } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
 import { notify } from '../../../state/notices';
 import { day } from '../../../words/format';
 import { noonOf } from '../../../words/noon';
@@ -103,7 +103,7 @@ function MapTable({
           }))}
           onChange={(kind) => setMapping(recognise(kind, look.headings, look.rows, dateOrder))}
         />
-        <Button onClick={done}>{t`Leave it`}</Button>
+        <Button onClick={done}>{t`Cancel`}</Button>
       </div>
       {look.encoding !== 'utf-8' && (
         <p className="text-[15px] text-quiet">

@@ -4,15 +4,15 @@ import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import { type KitItem, kitItemSchema } from '#contract/practice';
 import { PLACE_IDS, PLACE_LABELS } from '#core/quantity';
-import { api, failureWords, read } from '../../../data/api';
+import { api, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { translate } from '../../../language/translate';
-import { Button } from '../../../parts/base/Button';
+import { DateField } from '../../../parts/fields/DateField';
+import { Field } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
+import { Ticks } from '../../../parts/fields/Ticks';
 import { bySchema } from '../../../parts/forms/by-schema';
-import { DateField } from '../../../parts/forms/DateField';
-import { Field, FieldError } from '../../../parts/forms/Field';
-import { Picker } from '../../../parts/forms/Picker';
-import { Ticks } from '../../../parts/forms/Ticks';
+import { FormFooter } from '../../../parts/forms/FormFooter';
 import { reads, useFields } from '../../../parts/forms/use-fields';
 import { useUnits } from '../../../words/units';
 import { fromTyped, KINDS, type KitField, type KitKind, toTyped, unitOf } from './kit-fields';
@@ -112,15 +112,13 @@ export function KitForm({
           );
         })}
       </div>
-      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
-      <div className="mt-3 flex gap-2">
-        <Button type="submit" kind="main" disabled={write.isPending}>
-          {t`Keep it`}
-        </Button>
-        <Button leaves onClick={done}>
-          {t`Leave it`}
-        </Button>
-      </div>
+      <FormFooter
+        className="mt-3"
+        send={t`Save`}
+        isSending={write.isPending}
+        error={write.error}
+        leave={done}
+      />
     </form>
   );
 }

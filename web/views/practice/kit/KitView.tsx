@@ -10,7 +10,8 @@ import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Reading } from '../../../parts/base/Reading';
 import { Why } from '../../../parts/base/Why';
-import { FieldError } from '../../../parts/forms/Field';
+import { WideTable } from '../../../parts/base/WideTable';
+import { FieldError } from '../../../parts/fields/Field';
 import { useRetire } from '../../../parts/forms/use-retire';
 import { useUnits } from '../../../words/units';
 import { KitForm } from './KitForm';
@@ -66,34 +67,32 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
     <section className="mt-7 scroll-mt-4" id={kind} aria-label={title}>
       <h2 className="text-xl font-semibold">{title}</h2>
       {mine.length > 0 && (
-        <div className="mt-1 overflow-x-auto">
-          <table className="w-full max-w-6xl border-t border-ink/40 text-[15px]">
-            <thead>
-              <tr className="text-left text-[13px] text-quiet">
-                {fields.map((field: KitField) => (
-                  <th key={field.key} className="py-1 pr-4 align-bottom font-normal">
-                    {headOf(field, units)}
-                  </th>
-                ))}
-                <th className="max-lg:hidden">
-                  <span className="sr-only">{t`What can be done`}</span>
+        <WideTable className="w-full max-w-6xl border-t border-ink/40 text-[15px]">
+          <thead>
+            <tr className="text-left text-[13px] text-quiet">
+              {fields.map((field: KitField) => (
+                <th key={field.key} className="py-1 pr-4 align-bottom font-normal">
+                  {headOf(field, units)}
                 </th>
-              </tr>
-            </thead>
-            <tbody>
-              {mine.map((item) => (
-                <Piece
-                  key={item.id}
-                  kind={kind}
-                  item={item}
-                  isOpen={open === item.id}
-                  toggle={mayChange ? () => setOpen(open === item.id ? null : item.id) : null}
-                  retire={() => retire(item.id, t`${item.label} is no longer in use.`)}
-                />
               ))}
-            </tbody>
-          </table>
-        </div>
+              <th className="max-lg:hidden">
+                <span className="sr-only">{t`What can be done`}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {mine.map((item) => (
+              <Piece
+                key={item.id}
+                kind={kind}
+                item={item}
+                isOpen={open === item.id}
+                toggle={mayChange ? () => setOpen(open === item.id ? null : item.id) : null}
+                retire={() => retire(item.id, t`${item.label} is no longer in use.`)}
+              />
+            ))}
+          </tbody>
+        </WideTable>
       )}
       {error && <FieldError>{failureWords(error)}</FieldError>}
       {!mayChange && (

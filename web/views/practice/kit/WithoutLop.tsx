@@ -7,7 +7,7 @@ import { RULES } from '#core/rules';
 import { useMay } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { Field } from '../../../parts/forms/Field';
+import { Field } from '../../../parts/fields/Field';
 import { reads, useFields } from '../../../parts/forms/use-fields';
 
 const { least, most } = CEILING_MMHG;

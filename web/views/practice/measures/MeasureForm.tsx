@@ -1,6 +1,4 @@
 import { t } from '@lingui/core/macro';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import type { OwnMeasure } from '#contract/practice';
 import {
@@ -11,15 +9,14 @@ import {
   measureOf,
   measureSchema,
 } from '#core/outcomes';
-import { api, failureWords, fieldProblem, read } from '../../../data/api';
-import { KEYS } from '../../../data/keys';
+import { api, read } from '../../../data/api';
 import { translate } from '../../../language/translate';
-import { Button } from '../../../parts/base/Button';
-import { Choice } from '../../../parts/forms/Choice';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Choice } from '../../../parts/fields/Choice';
+import { Field } from '../../../parts/fields/Field';
+import { FormFooter } from '../../../parts/forms/FormFooter';
 import { idFrom } from '../../../parts/forms/id-from';
-import { schemaResolver } from '../../../parts/forms/schema-resolver';
 import { unlessChanged } from '../../../parts/forms/unless-changed';
+import { usePracticeEntry } from '../../../parts/forms/use-practice-entry';
 
 type Typed = Omit<Measure, 'label' | 'unit' | 'cue' | 'setting'> & {
   label: string;
@@ -68,37 +65,23 @@ export function MeasureForm({
   book: MeasureBook;
   done: () => void;
 }) {
-  const queries = useQueryClient();
   const isStandard = id !== null && id in MEASURES;
   const known = id === null ? undefined : measureOf(book, id);
-  const { register, handleSubmit, watch, setValue, formState } = useForm<Typed>({
-    resolver: schemaResolver<Typed, Typed>(measureSchema as z.ZodType<Typed>),
-    defaultValues: known ? toTyped(known) : EMPTY,
-  });
-  const keep = useMutation({
-    mutationFn: (json: OwnMeasure) => read(api.practice.measures.$post({ json })),
-    onSuccess: async (practice) => {
-      queries.setQueryData(KEYS.practice, practice);
-      // Records carry the practice's measures with them.
-      await queries.invalidateQueries({ queryKey: ['client'] });
-      done();
-    },
-  });
-  const values = watch();
-  const { errors } = formState;
-  const problem = (
-    field: 'label' | 'unit' | 'cue' | 'repeats' | 'lowest' | 'highest' | 'decimals' | 'setting',
-  ) => errors[field]?.message ?? fieldProblem(keep.error, field);
-  const submit = handleSubmit((typed) =>
-    keep.mutate({
+  const form = usePracticeEntry<Typed, OwnMeasure>({
+    schema: measureSchema as z.ZodType<Typed>,
+    values: known ? toTyped(known) : EMPTY,
+    entryOf: (typed) => ({
       id: id ?? idFrom(typed.label, 'measure', (one) => one in book),
       measure: fromTyped(typed, known),
     }),
-  );
+    send: (json) => read(api.practice.measures.$post({ json })),
+    done,
+  });
+  const { register, setValue, values, problem } = form;
   const numeric = { setValueAs: (typed: unknown) => Number(String(typed).replace(',', '.')) };
   return (
     <form
-      onSubmit={submit}
+      onSubmit={form.submit}
       noValidate
       aria-label={id === null ? t`Add a measure` : t`Change ${values.label}`}
       className="my-3 max-w-4xl space-y-3 border-l-4 border-plum pl-4"
@@ -198,7 +181,7 @@ export function MeasureForm({
           label={t`Error`}
           number="decimal"
           {...register('error.value', numeric)}
-          error={errors.error?.value?.message}
+          error={problem('error.value')}
         />
         <Choice
           label={t`Error in`}
@@ -222,15 +205,7 @@ export function MeasureForm({
           ]}
         />
       )}
-      {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}
-      <div className="flex gap-3">
-        <Button type="submit" kind="main" disabled={keep.isPending}>
-          {t`Keep`}
-        </Button>
-        <Button leaves onClick={done}>
-          {t`Leave as it was`}
-        </Button>
-      </div>
+      <FormFooter send={t`Save`} isSending={form.isPending} error={form.error} leave={done} />
     </form>
   );
 }

@@ -8,6 +8,7 @@ import { QrCode } from '../../../parts/base/QrCode';
 import { Reading } from '../../../parts/base/Reading';
 import { OnePage } from '../../../parts/paper/OnePage';
 import { PaperBar } from '../../../parts/paper/PaperBar';
+import { PaperHead } from '../../../parts/paper/PaperHead';
 import type { Paper } from '../../../parts/paper/papers';
 import { isPaperForm, PAPER_FORM_IDS, PAPER_FORMS, type PaperForm } from '../../../words/paper-forms';
 import { Line } from './parts';
@@ -74,21 +75,22 @@ function Papers({
       <div className="py-6 print:p-0">
         <OnePage key={`${form} ${paper}`} paper={paper}>
           <article className="space-y-2.5 text-[15px]">
-            <header className="flex items-start justify-between gap-4 border-b-2 border-ink pb-2">
-              <div className="flex-1 space-y-1">
-                <p className="text-[14px]">{practice.settings.name}</p>
-                <h1 className="text-2xl font-semibold">{PAPER_FORMS[form].label}</h1>
-                <div className="flex flex-wrap gap-x-4">
-                  <Line label={t`Name`} value={person?.client.name} />
-                  <Line label={t`Day`} />
-                  <Line label={t`By`} />
-                </div>
+            <PaperHead
+              over={<p className="text-[14px]">{practice.settings.name}</p>}
+              title={PAPER_FORMS[form].label}
+              aside={
+                <QrCode
+                  text={addressOf(form, of)}
+                  label={t`the screen that ${inSentence(PAPER_FORMS[form].label)} is typed into`}
+                />
+              }
+            >
+              <div className="flex flex-wrap gap-x-4">
+                <Line label={t`Name`} value={person?.client.name} />
+                <Line label={t`Day`} />
+                <Line label={t`By`} />
               </div>
-              <QrCode
-                text={addressOf(form, of)}
-                label={t`the screen that ${inSentence(PAPER_FORMS[form].label)} is typed into`}
-              />
-            </header>
+            </PaperHead>
             {SHEETS[form](of)}
             <p className="text-[13px] text-quiet">
               {t`Decision support; follow local policy and licensed practice. Stop signs: deflate at once (RUN-3).`}

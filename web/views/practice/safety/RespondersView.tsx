@@ -22,8 +22,8 @@ import { usePractice } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { PracticeHead } from '../../../parts/base/PracticeHead';
-import { FieldError } from '../../../parts/forms/Field';
-import { Picker } from '../../../parts/forms/Picker';
+import { FieldError } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
 import { useAction } from '../../../parts/keys/use-action';
 import { plain } from '../../../words/format';
 

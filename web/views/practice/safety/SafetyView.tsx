@@ -7,8 +7,9 @@ import { useSurveillance } from '../../../data/outcomes';
 import { inSentence, translate } from '../../../language/translate';
 import { PracticeHead } from '../../../parts/base/PracticeHead';
 import { Reading } from '../../../parts/base/Reading';
-import { Choice } from '../../../parts/forms/Choice';
-import { FieldError } from '../../../parts/forms/Field';
+import { WideTable } from '../../../parts/base/WideTable';
+import { Choice } from '../../../parts/fields/Choice';
+import { FieldError } from '../../../parts/fields/Field';
 import { plain } from '../../../words/format';
 
 const DIMENSIONS: Record<Dimension, string> = {
@@ -60,40 +61,38 @@ export function SafetyView() {
           {data.adverseEvents === 1 ? t`adverse event` : t`adverse events`} on record.
         </Trans>
       </p>
-      <div className="overflow-x-auto">
-        <table className="border-t border-ink/40">
-          <thead>
-            <tr className="text-left align-bottom text-[14px] text-quiet">
-              <th className="py-1 pr-6 font-normal">{DIMENSIONS[by]}</th>
-              <th className="py-1 pr-6 text-right font-normal">{t`Inflations`}</th>
-              <th className="py-1 pr-6 font-normal">{t`Anything`}</th>
+      <WideTable className="border-t border-ink/40">
+        <thead>
+          <tr className="text-left align-bottom text-[14px] text-quiet">
+            <th className="py-1 pr-6 font-normal">{DIMENSIONS[by]}</th>
+            <th className="py-1 pr-6 text-right font-normal">{t`Inflations`}</th>
+            <th className="py-1 pr-6 font-normal">{t`Anything`}</th>
+            {occurred.map((id) => (
+              <th key={id} className="py-1 pr-6 font-normal">
+                {translate(SEEN_LABELS[id])}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.name} className="border-t border-rule align-top">
+              <th scope="row" className={`py-2 pr-6 text-left ${row === all ? '' : 'font-normal'}`}>
+                {nameOf(row, by)}
+              </th>
+              <td className="figures py-2 pr-6 text-right">{row.inflations}</td>
+              <td className="py-2 pr-6">
+                <RateWords rate={row.any} />
+              </td>
               {occurred.map((id) => (
-                <th key={id} className="py-1 pr-6 font-normal">
-                  {translate(SEEN_LABELS[id])}
-                </th>
+                <td key={id} className="py-2 pr-6">
+                  <RateWords rate={row.seen.find((one) => one.id === id)?.rate} />
+                </td>
               ))}
             </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={row.name} className="border-t border-rule align-top">
-                <th scope="row" className={`py-2 pr-6 text-left ${row === all ? '' : 'font-normal'}`}>
-                  {nameOf(row, by)}
-                </th>
-                <td className="figures py-2 pr-6 text-right">{row.inflations}</td>
-                <td className="py-2 pr-6">
-                  <RateWords rate={row.any} />
-                </td>
-                {occurred.map((id) => (
-                  <td key={id} className="py-2 pr-6">
-                    <RateWords rate={row.seen.find((one) => one.id === id)?.rate} />
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+          ))}
+        </tbody>
+      </WideTable>
       {bound && (
         <p className="max-w-prose text-[15px]">
           <Trans>

@@ -8,7 +8,7 @@ import { serverNow } from '../../../data/clock';
 import { useWeek } from '../../../data/outcomes';
 import { translate } from '../../../language/translate';
 import { PracticeHead } from '../../../parts/base/PracticeHead';
-import { FieldError } from '../../../parts/forms/Field';
+import { FieldError } from '../../../parts/fields/Field';
 
 /** What the week asks of the practice: one list of who needs attention, and one strip of the hours to come. */
 export function WeekView() {

@@ -4,7 +4,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { failureWords } from '../../../data/api';
 import { clockMoves, moveClockOn, serverNow } from '../../../data/clock';
 import { Button } from '../../../parts/base/Button';
-import { FieldError } from '../../../parts/forms/Field';
+import { FieldError } from '../../../parts/fields/Field';
 import { dayAndTime } from '../../../words/format';
 
 const STEPS = [

@@ -9,7 +9,7 @@ import { usePractice } from '../../../data/queries';
 import { inSentence, translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { LongList } from '../../../parts/base/LongList';
-import { SearchField } from '../../../parts/forms/SearchField';
+import { SearchField } from '../../../parts/fields/SearchField';
 import { dayAndTime } from '../../../words/format';
 import { DemoClock } from './DemoClock';
 

@@ -13,7 +13,7 @@ import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Why } from '../../../parts/base/Why';
 import { LimbCross } from '../../../parts/drawing/LimbCross';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { type Reading, reads, useFields } from '../../../parts/forms/use-fields';
 import { BenchHeading } from '../../../parts/plan/Bench';
 import { usePlanInHand } from '../../../parts/plan/use-plan-in-hand';

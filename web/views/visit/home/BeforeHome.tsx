@@ -6,7 +6,7 @@ import { judgeDayCheck } from '#core/screening';
 import { serverNow } from '../../../data/clock';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { Scale } from '../../../parts/forms/Scale';
+import { Scale } from '../../../parts/fields/Scale';
 import { BloodPressureFields } from '../../../parts/record/BloodPressureFields';
 import { type DayAnswers, DayQuestions } from '../../../parts/record/DayQuestions';
 import { FollowUpForm } from '../../../parts/record/FollowUpForm';

@@ -31,9 +31,10 @@ import { useMay, useRecordWrite } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Why } from '../../../parts/base/Why';
+import { WideTable } from '../../../parts/base/WideTable';
+import { Field, FieldError } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
 import { bySchema } from '../../../parts/forms/by-schema';
-import { Field, FieldError } from '../../../parts/forms/Field';
-import { Picker } from '../../../parts/forms/Picker';
 import { reads, useFields } from '../../../parts/forms/use-fields';
 import { day, plain } from '../../../words/format';
 
@@ -55,55 +56,53 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
         <h3 className="text-xl font-semibold">{t`Pressures on record`}</h3>
         <KeptFor client={client} />
       </div>
-      <div className="relative overflow-x-auto">
-        <table className="mt-2 w-full max-w-5xl">
-          <thead>
-            <tr className="text-left text-[14px] text-quiet">
-              {[t`Limb and position`, t`Cuff`, 'LOP', t`Measured`, t`Due`, ''].map((head) => (
-                <th key={head} className="py-1 pr-3 font-normal">
-                  {head || <span className="sr-only">{t`Actions`}</span>}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((fact) => (
-              <tr key={fact.id} className="border-t border-rule align-top">
-                <td className="py-2 pr-3">
-                  {translate(LIMB_LABELS[fact.limb])}, {translate(POSITION_NAMES[fact.position])}
-                </td>
-                <td className="py-2 pr-3">{fact.cuffLabel}</td>
-                <td className="figures py-2 pr-3 text-lg whitespace-nowrap">
-                  {plain(fact.pressure.value)} ± {plain(fact.uncertaintyMmHg)}
-                </td>
-                <td className="py-2 pr-3">
-                  {translate(ageWords(fact.atMs, client.judgedAtMs))}
-                  {fact.quickChecks.length > 0 && t`, quick checks: ${fact.quickChecks.length}`}
-                  {!fact.steady && t`, unsteady`}
-                </td>
-                <td className="py-2 pr-3">
-                  <Due client={client} fact={fact} />
-                </td>
-                <td className="py-1">
-                  <button
-                    type="button"
-                    aria-expanded={fact.id === openId}
-                    onClick={() => setOpenId(fact.id === openId ? null : fact.id)}
-                    className="min-h-11 font-semibold underline underline-offset-4"
-                  >
-                    <Trans>
-                      Check and history
-                      <span className="sr-only">
-                        , {translate(LIMB_LABELS[fact.limb])}, {translate(POSITION_NAMES[fact.position])}
-                      </span>
-                    </Trans>
-                  </button>
-                </td>
-              </tr>
+      <WideTable className="mt-2 w-full max-w-5xl">
+        <thead>
+          <tr className="text-left text-[14px] text-quiet">
+            {[t`Limb and position`, t`Cuff`, 'LOP', t`Measured`, t`Due`, ''].map((head) => (
+              <th key={head} className="py-1 pr-3 font-normal">
+                {head || <span className="sr-only">{t`Actions`}</span>}
+              </th>
             ))}
-          </tbody>
-        </table>
-      </div>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((fact) => (
+            <tr key={fact.id} className="border-t border-rule align-top">
+              <td className="py-2 pr-3">
+                {translate(LIMB_LABELS[fact.limb])}, {translate(POSITION_NAMES[fact.position])}
+              </td>
+              <td className="py-2 pr-3">{fact.cuffLabel}</td>
+              <td className="figures py-2 pr-3 text-lg whitespace-nowrap">
+                {plain(fact.pressure.value)} ± {plain(fact.uncertaintyMmHg)}
+              </td>
+              <td className="py-2 pr-3">
+                {translate(ageWords(fact.atMs, client.judgedAtMs))}
+                {fact.quickChecks.length > 0 && t`, quick checks: ${fact.quickChecks.length}`}
+                {!fact.steady && t`, unsteady`}
+              </td>
+              <td className="py-2 pr-3">
+                <Due client={client} fact={fact} />
+              </td>
+              <td className="py-1">
+                <button
+                  type="button"
+                  aria-expanded={fact.id === openId}
+                  onClick={() => setOpenId(fact.id === openId ? null : fact.id)}
+                  className="min-h-11 font-semibold underline underline-offset-4"
+                >
+                  <Trans>
+                    Check and history
+                    <span className="sr-only">
+                      , {translate(LIMB_LABELS[fact.limb])}, {translate(POSITION_NAMES[fact.position])}
+                    </span>
+                  </Trans>
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </WideTable>
       {open && (
         <div className="mt-4 grid gap-8 lg:grid-cols-[20rem_1fr]">
           <QuickCheckForm key={open.id} client={client} fact={open} />

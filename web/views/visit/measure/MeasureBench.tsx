@@ -9,7 +9,7 @@ import { translate } from '../../../language/translate';
 import { PhoneFold } from '../../../parts/base/PhoneFold';
 import { Why } from '../../../parts/base/Why';
 import { LimbCross } from '../../../parts/drawing/LimbCross';
-import { Choice } from '../../../parts/forms/Choice';
+import { Choice } from '../../../parts/fields/Choice';
 import { useDraft } from '../../../parts/forms/use-draft';
 import { BenchHeading, FirstDo } from '../../../parts/plan/Bench';
 import { usePlanInHand, usePlanSearch } from '../../../parts/plan/use-plan-in-hand';

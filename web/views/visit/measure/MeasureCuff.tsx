@@ -37,7 +37,7 @@ import { Figure } from '../../../parts/base/Figure';
 import { FindingLine } from '../../../parts/base/FindingLine';
 import { PhoneFold } from '../../../parts/base/PhoneFold';
 import { Why } from '../../../parts/base/Why';
-import { FieldError } from '../../../parts/forms/Field';
+import { FieldError } from '../../../parts/fields/Field';
 import { useAction } from '../../../parts/keys/use-action';
 import { ProbeKnob } from '../../../parts/record/ProbeKnob';
 import { useNow } from '../../../parts/time/use-now';

@@ -3,7 +3,7 @@ import type { DeviceFrame } from '#contract/device';
 import type { Phase } from '#core/measuring';
 import type { PressureSource } from '../../../devices/pressure-source';
 import { Button } from '../../../parts/base/Button';
-import { NumberInput } from '../../../parts/forms/NumberInput';
+import { NumberInput } from '../../../parts/fields/NumberInput';
 import { useAction } from '../../../parts/keys/use-action';
 import { usePlusMinus } from '../../../parts/keys/use-plus-minus';
 import { useSpace } from '../../../parts/keys/use-space';

@@ -6,7 +6,7 @@ import { LIMB_LABELS, type Limb, POSITION_NAMES, POSITIONS, type Position } from
 import type { ToMeasure } from '#core/record';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { Ticks } from '../../../parts/forms/Ticks';
+import { Ticks } from '../../../parts/fields/Ticks';
 
 /** Several limbs and positions one after the other: choose them once, then only measure. */
 export function RoundPlanner({

@@ -13,10 +13,10 @@ import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { FindingLine } from '../../../parts/base/FindingLine';
 import { Why } from '../../../parts/base/Why';
-import { Field, FieldError } from '../../../parts/forms/Field';
-import { Scale } from '../../../parts/forms/Scale';
+import { Field, FieldError } from '../../../parts/fields/Field';
+import { Scale } from '../../../parts/fields/Scale';
+import { YesNo } from '../../../parts/fields/YesNo';
 import { useFields } from '../../../parts/forms/use-fields';
-import { YesNo } from '../../../parts/forms/YesNo';
 import { dayAndTime, plain } from '../../../words/format';
 
 /** A strap tightened by feel: second best, and never a share of the occlusion pressure (rule TIGHT). */

@@ -2,8 +2,8 @@ import { t } from '@lingui/core/macro';
 import { readRow, type TrialRow } from '#core/measuring';
 import { bracket } from '#core/occlusion-pressure';
 import { translate } from '../../../language/translate';
-import { FieldError } from '../../../parts/forms/Field';
-import { NumberInput } from '../../../parts/forms/NumberInput';
+import { FieldError } from '../../../parts/fields/Field';
+import { NumberInput } from '../../../parts/fields/NumberInput';
 
 const SIDES = { gone: t`gone`, back: t`back` } as const;
 

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { usePeople } from '../../../data/people';
-import { SearchField } from '../../../parts/forms/SearchField';
+import { SearchField } from '../../../parts/fields/SearchField';
 
 const MOST = 6;
 

@@ -22,7 +22,7 @@ import { alternate, keepSupersets, type PlannedExercise, type SessionChoice } fr
 import { LIMB_NAMES, limbKind, POSITION_NAMES } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { Figure } from '../../../parts/base/Figure';
-import { Tick } from '../../../parts/forms/Tick';
+import { Tick } from '../../../parts/fields/Tick';
 import { useUndoable } from '../../../parts/forms/use-undoable';
 import { ExercisePicker } from '../../../parts/plan/ExercisePicker';
 import { restWords, setsWords } from '../../../parts/plan/PlanSummary';

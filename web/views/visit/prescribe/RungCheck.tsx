@@ -18,10 +18,10 @@ import { useMay, usePractice, useRecordWrite } from '../../../data/queries';
 import { inSentence, translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Only } from '../../../parts/base/Only';
-import { FieldError } from '../../../parts/forms/Field';
-import { Picker } from '../../../parts/forms/Picker';
-import { Scale } from '../../../parts/forms/Scale';
-import { Ticks } from '../../../parts/forms/Ticks';
+import { FieldError } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
+import { Scale } from '../../../parts/fields/Scale';
+import { Ticks } from '../../../parts/fields/Ticks';
 import { useGuards } from '../../../parts/plan/use-guards';
 import { day } from '../../../words/format';
 

@@ -13,7 +13,7 @@ import { KEYS } from '../../../data/keys';
 import { useMay, usePractitioner, useRecordWrite } from '../../../data/queries';
 import { Button } from '../../../parts/base/Button';
 import { Only } from '../../../parts/base/Only';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { useAction } from '../../../parts/keys/use-action';
 import { useGuards } from '../../../parts/plan/use-guards';
@@ -111,7 +111,7 @@ function KeepAsTemplate({ session, disabled }: { session: SessionChoice; disable
         error={field('name').error ?? (keep.error ? failureWords(keep.error) : undefined)}
       />
       <Button type="submit" disabled={typed.name.trim() === '' || keep.isPending}>
-        {t`Keep`}
+        {t`Save`}
       </Button>
     </form>
   );

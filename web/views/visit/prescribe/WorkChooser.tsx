@@ -7,7 +7,7 @@ import { LIMB_NAMES, type Limb } from '#core/quantity';
 import { chooseWork, type Reason, WORK_LABELS, type WorkOption } from '#core/record';
 import { translate } from '../../../language/translate';
 import { Why } from '../../../parts/base/Why';
-import { Scale } from '../../../parts/forms/Scale';
+import { Scale } from '../../../parts/fields/Scale';
 
 /** Heavy, under a cuff, or light without, for this limb now: what speaks for each, with its rule. It informs. */
 export function WorkChooser({

@@ -7,6 +7,7 @@ import type { LimbInHand } from '#core/session';
 import type { Act } from '../../../act/act';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
+import { BEHIND } from '../../../parts/base/Panel';
 import { Why } from '../../../parts/base/Why';
 
 /** Colour or feeling was not good: it needs a decision, and nothing else goes on before (rule RUN-3). It cannot be dismissed. */
@@ -24,7 +25,7 @@ export function ColourDecision({
   return (
     <AlertDialog.Root open={open}>
       <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <AlertDialog.Overlay className={BEHIND} />
         <AlertDialog.Content
           onEscapeKeyDown={(event) => event.preventDefault()}
           className="fixed top-24 left-1/2 z-50 w-[560px] max-w-[94vw] -translate-x-1/2 rounded-sm border-2 border-vermilion bg-paper p-5"

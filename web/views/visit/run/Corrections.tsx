@@ -6,8 +6,8 @@ import { EVENTS, type Log, loadInHand, MOST_LOAD_KG, type SessionState, undoable
 import type { Act } from '../../../act/act';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { FieldError } from '../../../parts/forms/Field';
-import { NumberInput } from '../../../parts/forms/NumberInput';
+import { FieldError } from '../../../parts/fields/Field';
+import { NumberInput } from '../../../parts/fields/NumberInput';
 import { reads, useFields } from '../../../parts/forms/use-fields';
 import { useAction } from '../../../parts/keys/use-action';
 import { useUnits } from '../../../words/units';

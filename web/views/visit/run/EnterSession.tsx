@@ -9,16 +9,16 @@ import { pacedReps } from '#core/protocol';
 import { MS_PER_MINUTE, toNumber, toNumberOrNull } from '#core/quantity';
 import type { PlanInForce } from '#core/record';
 import { EFFORT_SCALES, SIGNS, type SignId, signIdSchema } from '#core/session';
-import { api, failureWords, read } from '../../../data/api';
+import { api, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { useEffortIn } from '../../../data/use-effort-in';
 import { inSentence, translate } from '../../../language/translate';
-import { Button } from '../../../parts/base/Button';
+import { DateField } from '../../../parts/fields/DateField';
+import { Field, FieldError } from '../../../parts/fields/Field';
+import { Ticks } from '../../../parts/fields/Ticks';
+import { TimeField } from '../../../parts/fields/TimeField';
 import { bySchema } from '../../../parts/forms/by-schema';
-import { DateField } from '../../../parts/forms/DateField';
-import { Field, FieldError } from '../../../parts/forms/Field';
-import { Ticks } from '../../../parts/forms/Ticks';
-import { TimeField } from '../../../parts/forms/TimeField';
+import { FormFooter } from '../../../parts/forms/FormFooter';
 import { reads, useFields } from '../../../parts/forms/use-fields';
 
 const SIGN_OPTIONS = signIdSchema.options.map((value) => ({ value, label: translate(SIGNS[value].label) }));
@@ -220,15 +220,7 @@ function EnterForm({
           onChange={(signs) => set('signs', signs)}
         />
       </details>
-      <div className="flex gap-3">
-        <Button type="submit" kind="main" disabled={write.isPending}>
-          {t`Enter it`}
-        </Button>
-        <Button leaves onClick={close}>
-          {t`Not now`}
-        </Button>
-      </div>
-      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+      <FormFooter send={t`Enter it`} isSending={write.isPending} error={write.error} leave={close} />
     </form>
   );
 }

@@ -10,8 +10,8 @@ import { KEYS } from '../../../data/keys';
 import { useMay } from '../../../data/queries';
 import { Button } from '../../../parts/base/Button';
 import { QrCode } from '../../../parts/base/QrCode';
-import { Choice } from '../../../parts/forms/Choice';
-import { FieldError } from '../../../parts/forms/Field';
+import { Choice } from '../../../parts/fields/Choice';
+import { FieldError } from '../../../parts/fields/Field';
 import { day } from '../../../words/format';
 
 const WEEKS = [1, 2, LINK_WEEKS.usual, LINK_WEEKS.most];

@@ -5,7 +5,7 @@ import { LIGHTER_WAYS, type Lighter, type Plan, WHY_LIGHTER } from '#core/plan';
 import { hasPressure } from '#core/record';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { Choice } from '../../../parts/forms/Choice';
+import { Choice } from '../../../parts/fields/Choice';
 import { useAction } from '../../../parts/keys/use-action';
 
 const optionsOf = <Id extends string>(words: Record<Id, Message>) =>

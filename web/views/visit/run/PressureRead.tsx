@@ -4,9 +4,9 @@ import { type CuffedInHand, pressureMmHgSchema } from '#core/session';
 import type { Act } from '../../../act/act';
 import { translate } from '../../../language/translate';
 import { Why } from '../../../parts/base/Why';
+import { FieldError } from '../../../parts/fields/Field';
+import { NumberInput } from '../../../parts/fields/NumberInput';
 import { bySchema } from '../../../parts/forms/by-schema';
-import { FieldError } from '../../../parts/forms/Field';
-import { NumberInput } from '../../../parts/forms/NumberInput';
 import { reads, useFields } from '../../../parts/forms/use-fields';
 
 /** The pressure last read, and a place to type a new reading. */

@@ -6,8 +6,8 @@ import type { Position } from '#core/quantity';
 import { failureWords } from '../../../data/api';
 import { connectPump, disconnectPump, useSessionPumps } from '../../../devices/session-pumps';
 import { Button } from '../../../parts/base/Button';
-import { FieldError } from '../../../parts/forms/Field';
-import { Picker } from '../../../parts/forms/Picker';
+import { FieldError } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
 
 const SQUEEZE_MMHG = 10;
 const BLEED_MMHG = 4;

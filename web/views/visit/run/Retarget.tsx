@@ -5,7 +5,7 @@ import { useRecordWrite } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Only } from '../../../parts/base/Only';
-import { FieldError } from '../../../parts/forms/Field';
+import { FieldError } from '../../../parts/fields/Field';
 import { useAction } from '../../../parts/keys/use-action';
 
 /** A plan whose pressures were measured again: one key brings it to what is in force, at the same % (rule PRS-8). */

@@ -28,7 +28,7 @@ import { Button } from '../../../parts/base/Button';
 import { FindingLine } from '../../../parts/base/FindingLine';
 import { More } from '../../../parts/base/More';
 import { Why } from '../../../parts/base/Why';
-import { FieldError } from '../../../parts/forms/Field';
+import { FieldError } from '../../../parts/fields/Field';
 import { useSpace } from '../../../parts/keys/use-space';
 import { AtPlaces } from '../../../parts/plan/AtPlaces';
 import { BenchHeading, FirstDo } from '../../../parts/plan/Bench';

@@ -12,19 +12,20 @@ import {
   type Reason,
   SCREEN_ITEMS,
 } from '#core/screening';
-import { api, failureWords, read } from '../../../data/api';
+import { api, read } from '../../../data/api';
 import { usePastClearances } from '../../../data/history';
 import { useMay, useRecordWrite } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { More } from '../../../parts/base/More';
 import { Why } from '../../../parts/base/Why';
+import { Choice } from '../../../parts/fields/Choice';
+import { DateField } from '../../../parts/fields/DateField';
+import { Field } from '../../../parts/fields/Field';
+import { Tick } from '../../../parts/fields/Tick';
+import { Ticks } from '../../../parts/fields/Ticks';
 import { bySchema } from '../../../parts/forms/by-schema';
-import { Choice } from '../../../parts/forms/Choice';
-import { DateField } from '../../../parts/forms/DateField';
-import { Field, FieldError } from '../../../parts/forms/Field';
-import { Tick } from '../../../parts/forms/Tick';
-import { Ticks } from '../../../parts/forms/Ticks';
+import { FormFooter } from '../../../parts/forms/FormFooter';
 import { reads, useFields } from '../../../parts/forms/use-fields';
 import { limitWords } from '../../../parts/plan/LimitsInForce';
 import { clearanceSubject } from '../../../words/clearance-subject';
@@ -194,15 +195,12 @@ function ClearanceForm({
         problem={(place, figure) => problem(`ranges.${place}.${figure}`)}
       />
       <Field label={t`Note`} {...field('note')} />
-      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
-      <div className="flex gap-2">
-        <Button type="submit" kind="main" disabled={write.isPending}>
-          {t`Record the clearance`}
-        </Button>
-        <Button leaves onClick={done}>
-          {t`Leave it`}
-        </Button>
-      </div>
+      <FormFooter
+        send={t`Record the clearance`}
+        isSending={write.isPending}
+        error={write.error}
+        leave={done}
+      />
     </form>
   );
 }

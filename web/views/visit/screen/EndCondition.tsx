@@ -6,7 +6,7 @@ import { type FoundSubject, isCurrent, subjectOf } from '#core/screening';
 import { api, failureWords, read } from '../../../data/api';
 import { useMay, useRecordWrite } from '../../../data/queries';
 import { Button } from '../../../parts/base/Button';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { clearanceSubject } from '../../../words/clearance-subject';
 import { day } from '../../../words/format';
@@ -49,7 +49,7 @@ export function EndCondition({ client, subject }: { client: ClientRecord; subjec
             {t`End it`}
           </Button>
           <Button leaves onClick={() => setEnding(false)}>
-            {t`Leave it`}
+            {t`Cancel`}
           </Button>
         </form>
       )}

@@ -11,8 +11,8 @@ import {
   SCREEN_ITEMS,
 } from '#core/screening';
 import { translate } from '../../../language/translate';
-import { FieldError } from '../../../parts/forms/Field';
-import { FileLink } from '../../../parts/forms/FileLink';
+import { FieldError } from '../../../parts/fields/Field';
+import { FileLink } from '../../../parts/fields/FileLink';
 import { day, plain } from '../../../words/format';
 
 const MOST_MB = 20;

@@ -8,7 +8,7 @@ import { useMay, useRecordWrite } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Why } from '../../../parts/base/Why';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { dayAndTime } from '../../../words/format';
 

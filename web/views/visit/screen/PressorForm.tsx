@@ -12,7 +12,7 @@ import { useBloodPressureLimit } from '../../../data/use-blood-pressure-limit';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Why } from '../../../parts/base/Why';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { BloodPressureFields } from '../../../parts/record/BloodPressureFields';
 import { NO_PRESSURE, readPressure } from '../../../parts/record/typed-pressure';

@@ -3,9 +3,9 @@ import { Plus, X } from 'lucide-react';
 import { LIMB_LABELS, LIMBS } from '#core/quantity';
 import type { Procedure } from '#core/screening';
 import { translate } from '../../../language/translate';
-import { DateField } from '../../../parts/forms/DateField';
-import { Field } from '../../../parts/forms/Field';
-import { Picker } from '../../../parts/forms/Picker';
+import { DateField } from '../../../parts/fields/DateField';
+import { Field } from '../../../parts/fields/Field';
+import { Picker } from '../../../parts/fields/Picker';
 
 /** An operation as it is typed; the date as `2026-11-02`. */
 export type TypedProcedure = { limb: Procedure['limb'] | ''; what: string; on: string };

@@ -4,8 +4,8 @@ import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity';
 import { ITEM_IDS, type ItemId, levelOf, SCREEN_ITEMS, type Stricter } from '#core/screening';
 import { translate } from '../../../language/translate';
 import { ItsKey } from '../../../parts/base/Button';
-import { Ticks } from '../../../parts/forms/Ticks';
-import { YesNo } from '../../../parts/forms/YesNo';
+import { Ticks } from '../../../parts/fields/Ticks';
+import { YesNo } from '../../../parts/fields/YesNo';
 import { useAction } from '../../../parts/keys/use-action';
 
 export type Places = Partial<Record<ItemId, Limb[]>>;

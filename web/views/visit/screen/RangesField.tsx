@@ -2,9 +2,9 @@ import { t } from '@lingui/core/macro';
 import { JOINT_NAMES, jointSchema, type RangeJoint } from '#core/protocol';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { Choice } from '../../../parts/forms/Choice';
-import { Field } from '../../../parts/forms/Field';
-import { Tick } from '../../../parts/forms/Tick';
+import { Choice } from '../../../parts/fields/Choice';
+import { Field } from '../../../parts/fields/Field';
+import { Tick } from '../../../parts/fields/Tick';
 
 /** A range of a joint as it is typed. */
 export type TypedRange = { joint: RangeJoint; fromDegrees: string; toDegrees: string; isOfLoaded: boolean };

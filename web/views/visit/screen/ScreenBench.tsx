@@ -28,8 +28,8 @@ import { Button } from '../../../parts/base/Button';
 import { FindingLine } from '../../../parts/base/FindingLine';
 import { More } from '../../../parts/base/More';
 import { Why } from '../../../parts/base/Why';
-import { DateField } from '../../../parts/forms/DateField';
-import { Field, FieldError } from '../../../parts/forms/Field';
+import { DateField } from '../../../parts/fields/DateField';
+import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { BenchHeading } from '../../../parts/plan/Bench';
 import { BloodPressureFields } from '../../../parts/record/BloodPressureFields';
@@ -214,7 +214,7 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
           <Button type="submit" kind="main" disabled={!complete || write.isPending}>
             {t`Record the screening`}
           </Button>
-          {last && <Button onClick={done}>{t`Leave it`}</Button>}
+          {last && <Button onClick={done}>{t`Cancel`}</Button>}
         </div>
       </form>
     </section>

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { type Basis, type ExerciseChoice, withArbitraryMmHg, withoutLop } from '#core/plan';
 import { arbitraryMostMmHg } from '#core/pressure';
-import { NumberField } from '../../../../parts/forms/NumberField';
+import { NumberField } from '../../../../parts/fields/NumberField';
 
 /** The pressure of limbs without a measured LOP, in mmHg, with what their ramp allows this week (rules PRS-4, PRS-7). */
 export function ArbitraryField({

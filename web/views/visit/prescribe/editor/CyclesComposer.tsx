@@ -15,7 +15,7 @@ import { LIMB_NAMES } from '#core/quantity';
 import { RULES } from '#core/rules';
 import { translate } from '../../../../language/translate';
 import { Button } from '../../../../parts/base/Button';
-import { NumberField } from '../../../../parts/forms/NumberField';
+import { NumberField } from '../../../../parts/fields/NumberField';
 
 const MOST_CYCLES = 12;
 const LEAST_SHARE = 10;

@@ -3,7 +3,7 @@ import type { ExerciseChoice } from '#core/plan';
 import { INTENSITIES, type Intensity } from '#core/protocol';
 import { translate } from '../../../../language/translate';
 import { WordMenu } from '../../../../parts/base/WordMenu';
-import { NumberField } from '../../../../parts/forms/NumberField';
+import { NumberField } from '../../../../parts/fields/NumberField';
 
 const BYS = Object.keys(INTENSITIES) as Intensity['by'][];
 

@@ -4,7 +4,7 @@ import { type Basis, type ExerciseChoice, type LimbChoice, withPercentLop } from
 import { percentOf } from '#core/pressure';
 import { LIMB_NAMES, roundDownToDivision } from '#core/quantity';
 import { translate } from '../../../../language/translate';
-import { NumberField } from '../../../../parts/forms/NumberField';
+import { NumberField } from '../../../../parts/fields/NumberField';
 import { plain } from '../../../../words/format';
 
 /** The pressure asked of an exercise: as a share of LOP, or in mmHg with the share it comes to on each limb (rule PRS-1). */

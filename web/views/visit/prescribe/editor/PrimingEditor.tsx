@@ -2,9 +2,9 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { cuffedLimbs, type ExerciseChoice, isByFeel, type PlannedExercise } from '#core/plan';
 import { type Priming, USUAL_PRIMING } from '#core/pressure';
-import { Choice } from '../../../../parts/forms/Choice';
-import { NumberField } from '../../../../parts/forms/NumberField';
-import { Tick } from '../../../../parts/forms/Tick';
+import { Choice } from '../../../../parts/fields/Choice';
+import { NumberField } from '../../../../parts/fields/NumberField';
+import { Tick } from '../../../../parts/fields/Tick';
 
 /** Whether the cuff is got used to first, and how: where it begins, the step, the time up and down (rule PRS-6). */
 export function PrimingEditor({

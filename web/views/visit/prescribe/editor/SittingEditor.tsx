@@ -5,8 +5,8 @@ import { type Adjunct, adjunctText, type PlannedAdjunct } from '#core/protocol';
 import { translate } from '../../../../language/translate';
 import { Button } from '../../../../parts/base/Button';
 import { WordMenu } from '../../../../parts/base/WordMenu';
-import { Choice } from '../../../../parts/forms/Choice';
-import { Field } from '../../../../parts/forms/Field';
+import { Choice } from '../../../../parts/fields/Choice';
+import { Field } from '../../../../parts/fields/Field';
 import { useFields } from '../../../../parts/forms/use-fields';
 import { ADJUNCT_OPTIONS } from '../../../../words/adjunct-options';
 
@@ -91,7 +91,7 @@ export function SittingEditor({
             {t`Add`}
           </Button>
           <Button leaves onClick={() => setOpen(false)}>
-            {t`Leave it`}
+            {t`Cancel`}
           </Button>
         </form>
       )}
