@@ -16,6 +16,8 @@ export type ArchiveOf = z.infer<typeof archiveOfSchema>;
 export const archiveHeadSchema = z.object({
   format: z.literal(ARCHIVE_FORMAT),
   version: z.literal(ARCHIVE_VERSION),
+  /** Of the app that wrote it; archives before 0.2.0 do not say. */
+  release: z.string().max(40).optional(),
   of: archiveOfSchema,
 });
 

@@ -1,6 +1,7 @@
 import Database from 'libsql';
 import { pino } from 'pino';
 import { describe, expect, it, vi } from 'vitest';
+import { RELEASE } from '#contract/release';
 import { signInNew } from './access/sign-in.fixture';
 import { type Api, CLEAR, startApi } from './api.fixture';
 import { createApp } from './app';
@@ -125,7 +126,7 @@ describe('the log', () => {
 describe('what programs that watch a server ask', () => {
   it('is answered shortly, deeply and in numbers', async () => {
     const api = await startApi();
-    expect(await (await api.ask('/health')).json()).toEqual({ ok: true });
+    expect(await (await api.ask('/health')).json()).toEqual({ ok: true, release: RELEASE });
     expect(await (await api.ask('/health/deep')).json()).toEqual({
       ok: true,
       database: true,

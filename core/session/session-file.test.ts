@@ -18,7 +18,7 @@ const { plan } = composeSession(
 );
 const events = logOf(WHOLE_SESSION);
 const sessionId = events[0]?.sessionId ?? expect.unreachable();
-const text = writeSessionFile({ sessionId, openedAtMs: START_MS, plan, events });
+const text = writeSessionFile({ release: '0.2.0', sessionId, openedAtMs: START_MS, plan, events });
 const lines = text.trimEnd().split('\n');
 
 describe('a session as a file', () => {
@@ -26,7 +26,13 @@ describe('a session as a file', () => {
     expect(JSON.parse(lines[0] ?? '')).toMatchObject({ format: 'nervato-session', version: 1, sessionId });
     expect(lines.slice(1).map((line) => JSON.parse(line).type)).toEqual(events.map(({ type }) => type));
     expect(text.endsWith('}\n')).toBe(true);
-    const turned = writeSessionFile({ sessionId, openedAtMs: START_MS, plan, events: [...events].reverse() });
+    const turned = writeSessionFile({
+      release: '0.2.0',
+      sessionId,
+      openedAtMs: START_MS,
+      plan,
+      events: [...events].reverse(),
+    });
     expect(turned).toBe(text);
   });
 
@@ -34,7 +40,13 @@ describe('a session as a file', () => {
     expect(readSessionFile(text)).toEqual({ sessionId, openedAtMs: START_MS, plan, events });
     // A file of an earlier release, with the type that an event had then.
     const noted = logOf([...WHOLE_SESSION, [900, { type: 'adjunct-noted', what: 'ice', words: '' }]]);
-    const written = writeSessionFile({ sessionId, openedAtMs: START_MS, plan, events: noted });
+    const written = writeSessionFile({
+      release: '0.2.0',
+      sessionId,
+      openedAtMs: START_MS,
+      plan,
+      events: noted,
+    });
     expect(readSessionFile(written.replace('adjunct-noted', 'beside-noted')).events).toEqual(noted);
     // Blank lines, and ends of lines as another system writes them.
     expect(readSessionFile(`\n${lines.join('\r\n\r\n')}`).events).toEqual(events);
@@ -53,6 +65,7 @@ describe('a session as a file', () => {
         );
         const back = readSessionFile(
           writeSessionFile({
+            release: '0.2.0',
             sessionId: log[0]?.sessionId ?? '',
             openedAtMs: START_MS,
             plan: any,

@@ -12,6 +12,9 @@ import { presentName } from './versions/present-name';
 /** A session as it is kept in a file: the plan as it was frozen, and everything that happened; whose it was is not in it. */
 export type SessionFile = { sessionId: string; openedAtMs: number; plan: Plan; events: Log };
 
+/** The same to be written, with the release of the app that writes it. */
+type Written = Omit<SessionFile, 'events'> & { events: readonly SessionEvent[]; release: string };
+
 const FORMAT = 'nervato-session';
 const VERSION = 1;
 
@@ -31,13 +34,8 @@ export class NotASessionFile extends MessageError {
  * A session as text, a JSON value a line: first what it is with its plan, then one event a line in their order
  * (docs/session-file.md). Times are wall-clock ms, pressures mmHg, loads kg.
  */
-export const writeSessionFile = ({
-  sessionId,
-  openedAtMs,
-  plan,
-  events,
-}: Omit<SessionFile, 'events'> & { events: readonly SessionEvent[] }): string =>
-  [{ format: FORMAT, version: VERSION, sessionId, openedAtMs, plan }, ...mergeLogs(events)]
+export const writeSessionFile = ({ release, sessionId, openedAtMs, plan, events }: Written): string =>
+  [{ format: FORMAT, version: VERSION, release, sessionId, openedAtMs, plan }, ...mergeLogs(events)]
     .map((line) => `${JSON.stringify(line)}\n`)
     .join('');
 

@@ -1,4 +1,5 @@
 import ical, { type ICalCalendar } from 'ical-generator';
+import { RELEASE } from '#contract/release';
 import { isoOf } from '#core/quantity';
 import type { BlockStanding } from '#core/record';
 
@@ -14,7 +15,7 @@ export type CalendarOf = { standing: BlockStanding; name: string | null };
 export function calendarOf(blocks: readonly CalendarOf[], practiceName: string, nowMs: number): string {
   const calendar = ical({
     name: `Training at ${oneLine(practiceName)}`,
-    prodId: { company: 'Nervato', product: 'Nervato' },
+    prodId: { company: 'Nervato', product: `Nervato ${RELEASE}` },
   });
   for (const { standing, name } of blocks) addBlock(calendar, standing, name, practiceName, nowMs);
   return calendar.toString();

@@ -1,4 +1,5 @@
 import { type Context, Hono } from 'hono';
+import { RELEASE } from '#contract/release';
 import { msg } from '#core/message';
 import { addressOf } from '../access/address';
 import { isLoopback } from '../access/loopback';
@@ -12,7 +13,7 @@ import type { Requests } from '../requests';
 /** Whether the server lives; and for programs of this machine, whether all of it is well, and how it is used. */
 export const healthRoutes = (requests: Requests) =>
   new Hono<Env>()
-    .get('/', (c) => c.json({ ok: true }))
+    .get('/', (c) => c.json({ ok: true, release: RELEASE }))
 
     .get('/deep', async (c) => {
       onlyHere(c);

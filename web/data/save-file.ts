@@ -1,9 +1,11 @@
-/** Saves a file where the browser saves what is downloaded. */
+import { RELEASE } from '#contract/release';
+
+/** Saves a file where the browser saves what is downloaded; its name says which release wrote it. @example 'fits.csv' is saved as 'fits-nervato-0.2.0.csv' */
 export function saveFile(content: Blob, fileName: string): void {
   const url = URL.createObjectURL(content);
   const link = document.createElement('a');
   link.href = url;
-  link.download = fileName;
+  link.download = fileName.replace(/(\.\w+)*$/, (end) => `-nervato-${RELEASE}${end}`);
   link.click();
   URL.revokeObjectURL(url);
 }

@@ -3,6 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { useMutation } from '@tanstack/react-query';
 import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
+import { RELEASE } from '#contract/release';
 import { ROLE_NAMES } from '#core/access';
 import { failureWords } from '../data/api';
 import { lock } from '../data/lock';
@@ -71,6 +72,7 @@ export function AccountMenu() {
           <p className="text-[15px]">
             {t`Language`} <LanguageMenu />
           </p>
+          <p className="text-[14px] text-quiet">{t`Nervato ${RELEASE}`}</p>
           <Popover.Close asChild>
             <Link to="/account" className="inline-flex min-h-11 items-center underline underline-offset-4">
               {t`Passphrase, PIN and codes`}

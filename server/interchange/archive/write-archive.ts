@@ -8,6 +8,7 @@ import {
   type ArchiveSignature,
 } from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
+import { RELEASE } from '#contract/release';
 import { NOT_IN_ARCHIVES_SQL } from './about-archives';
 import { ARCHIVED, chosenColumns, fromDatabase } from './tables';
 
@@ -31,7 +32,7 @@ export function* writeArchive(
     hash.update(text);
     return text;
   };
-  yield line({ format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, of });
+  yield line({ format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, release: RELEASE, of });
   for (const row of archiveRows(file, of)) {
     rows += 1;
     yield line(row);

@@ -1,6 +1,7 @@
 import { v5 as uuidFrom } from 'uuid';
 import type { ArchiveRow } from '#contract/archive';
 import type { ArchiveKind } from '#contract/archive-rows';
+import { RELEASE } from '#contract/release';
 import type { Cuff } from '#core/cuff';
 import { list, type Message, mass, msg, type Text } from '#core/message';
 import { METHODS, type PulseMethod } from '#core/occlusion-pressure';
@@ -341,6 +342,7 @@ export function bundleOf(rows: Iterable<ArchiveRow>): Resource {
   const resources = all.flatMap(({ kind, row }) => RESOURCES[kind]?.(row, around) ?? []);
   return {
     resourceType: 'Bundle',
+    meta: { source: `urn:nervato:${RELEASE}` },
     type: 'collection',
     entry: resources.map((resource) => ({ fullUrl: `urn:uuid:${resource.id}`, resource })),
   };

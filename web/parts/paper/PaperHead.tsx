@@ -6,7 +6,7 @@ type Props = {
   title?: string;
   /** Beneath the title. */
   children?: ReactNode;
-  /** At the right: when and by whom, or a code. */
+  /** At the right: the date and the signer, or a code. */
   aside?: ReactNode;
 };
 

@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { Link, useSearchParams } from 'react-router';
+import { RELEASE } from '#contract/release';
 import { calledIn, compile, doseOf, lighterWords, type PlannedExercise, plannedKg } from '#core/plan';
 import { LIMB_LABELS } from '#core/quantity';
 import {
@@ -44,7 +45,7 @@ const loadWords = ({ load }: PlannedExercise, mass: Measure): string =>
 
 /** The plan and the log of a session, for research or another program; whose it was is not in it (docs/session-file.md). */
 const fileOf = ({ view: { id, openedAtMs, plan }, log }: LiveSession): Blob =>
-  new Blob([writeSessionFile({ sessionId: id, openedAtMs, plan, events: log })], {
+  new Blob([writeSessionFile({ release: RELEASE, sessionId: id, openedAtMs, plan, events: log })], {
     type: 'application/x-ndjson',
   });
 

@@ -1,4 +1,5 @@
 import { t } from '@lingui/core/macro';
+import { RELEASE } from '#contract/release';
 import { type Report, SECTION_TITLES } from '#core/outcomes';
 import { translate } from '../../../language/translate';
 import { PaperHead } from '../../../parts/paper/PaperHead';
@@ -53,7 +54,8 @@ export function ReportPage({ report, atMs }: { report: Report; atMs: number | nu
         </section>
       ))}
       <footer className="border-t border-ink pt-2 text-[13px]">
-        {t`Figures come from the sessions as they were run. This report informs; decisions rest with the licensed practitioner and local policy.`}
+        {t`Figures come from the sessions as they were run. This report informs; decisions rest with the licensed practitioner and local policy.`}{' '}
+        {t`Nervato ${RELEASE}.`}
       </footer>
     </article>
   );
