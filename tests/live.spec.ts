@@ -40,7 +40,7 @@ test('a stop sign leads at once to the release, which stays until it is done', a
   await startSetOne(page);
   await passUntil(page, reps(page).filter({ hasText: '3 / 30' }));
   await pressKey(page, '.');
-  await expect(page.getByRole('dialog', { name: 'Which sign?' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Which symptom?' })).toBeVisible();
   await pressKey(page, '1');
   await passUntil(page, heading(page, 'Release now'));
   await expect(page.getByRole('alert').filter({ hasText: 'Deflate at once, sit or lie down' })).toBeVisible();

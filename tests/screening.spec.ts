@@ -167,7 +167,7 @@ test('a session is run on a simulated person by keys, and scored by what was don
   await pressKey(page, 'Escape');
   await expect(page.getByRole('button', { name: 'Begin set 2' })).toBeVisible();
   await page.getByRole('button', { name: 'Finish: score me' }).click();
-  await expect(page.getByText('stopped without a sign to stop')).toBeVisible();
+  await expect(page.getByText('stopped without a symptom to stop for')).toBeVisible();
   await page.getByRole('button', { name: 'Something else' }).click();
   await expect(page.getByRole('figure').filter({ hasText: 'Sessions' }).getByRole('img')).toBeVisible();
 });

@@ -110,7 +110,7 @@ test('an entry is retracted with its reason, what stood on it is named, and it i
   await expect(pressure.locator('s')).toBeVisible();
   await expect(pressure).toContainText('Measured on another person');
   await expect(page.getByText(/stood on it:/).first()).toBeVisible();
-  await page.getByRole('link', { name: 'Who did what, and who looked' }).click();
+  await page.getByRole('link', { name: 'Audit log of this record' }).click();
   await expect(page.getByText('Retracted').first()).toBeVisible();
 });
 

@@ -162,9 +162,9 @@ export const VIEWS: View[] = [
     },
   },
   { name: 'at home', open: atHome },
-  { name: 'entries', open: outsideTheChain('Odalys Ferrant', 'Record', 'Who did what, and who looked') },
-  { name: 'accounts', open: ofThePractice('Who may sign in', 'signs in as tobias') },
-  { name: 'audit', open: ofThePractice('Who did what', 'Signed in') },
+  { name: 'entries', open: outsideTheChain('Odalys Ferrant', 'Record', 'Audit log of this record') },
+  { name: 'accounts', open: ofThePractice('Accounts', 'signs in as tobias') },
+  { name: 'audit', open: ofThePractice('Audit log', 'Signed in') },
   {
     name: 'account',
     open: async (page) => {
@@ -315,7 +315,7 @@ export const VIEWS: View[] = [
     name: 'measures',
     open: async (page) => {
       await page.getByRole('link', { name: 'The practice', exact: true }).click();
-      await page.getByRole('link', { name: 'What is measured' }).click();
+      await page.getByRole('link', { name: 'Measures' }).click();
       await page.getByRole('button', { name: 'Add a measure' }).click();
       await expect(page.getByRole('form', { name: 'Add a measure' })).toBeVisible();
     },

@@ -36,12 +36,12 @@ export function scoreSession(session: SessionCase, run: SessionRun): SessionScor
       points: run.longestCuffMs > session.longestMs ? 30 : 0,
     },
     {
-      words: msg('the cuff left on for {seconds} s with a sign to stop', {
+      words: msg('the cuff left on for {seconds} s with a symptom to stop for', {
         seconds: seconds(run.underStopSignMs),
       }),
       points: lateMs > 0 ? Math.min(50, 15 + lateMs / 400) : 0,
     },
-    { words: msg('stopped without a sign to stop'), points: soon && !stopSign ? 20 : 0 },
+    { words: msg('stopped without a symptom to stop for'), points: soon && !stopSign ? 20 : 0 },
     { words: msg('the cuff was still on at the end'), points: cuffOn(run) ? 20 : 0 },
     {
       words: msg('{seconds} s of work away from {heldMmHg} mmHg', {
@@ -67,7 +67,7 @@ export function scoreSession(session: SessionCase, run: SessionRun): SessionScor
     },
     { words: msg('no set was done'), points: run.done.length === 0 ? 60 : 0 },
     {
-      words: msg('sets left out without a sign to stop'),
+      words: msg('sets left out without a symptom to stop for'),
       points: run.done.length > 0 && run.done.length < session.plannedReps.length && !stopSign ? 15 : 0,
     },
   ]);

@@ -126,7 +126,7 @@ describe('a simulated session', () => {
       scoreSession(session, playSession(session, actions, endMs)).lost.map(({ words }) => words);
     const on: TimedAction[] = Array.from({ length: 16 }, () => ({ atMs: 0, do: 'squeeze' }));
     expect(englishOf(lostBy([...on, { atMs: 60_000, do: 'release' }], 62_000))).toContain(
-      'stopped without a sign to stop',
+      'stopped without a symptom to stop for',
     );
     expect(englishOf(lostBy([], 1_000))).toContain('no set was done');
     expect(englishOf(lostBy(on, 20_000))).toContain('the cuff was still on at the end');

@@ -150,7 +150,7 @@ const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
     const bruised = asked.filter(({ line: { followUp } }) => followUp?.bruising !== 'none').length;
     return [
       line(
-        msg('Signs to stop for'),
+        msg('Symptoms to stop for'),
         noted.length === 0
           ? msg('None')
           : list(

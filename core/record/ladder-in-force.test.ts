@@ -115,7 +115,7 @@ describe('the ladder of a limb (PRO-5)', () => {
       const stood = rungInForce(operated({ rungChecks, ...changes }), limb);
       return [stood?.rung, stood?.fell];
     };
-    const inSession = 'pain or a sign to stop for in the session';
+    const inSession = 'pain or a symptom to stop for in the session';
     expect(englishOf(stands({ sessions: [testSessionFact(3, { tolerated: false })] }))).toEqual([
       'loaded',
       null,

@@ -45,7 +45,10 @@ function fallsOf(
 ): { atMs: number; why: Message }[] {
   const bad = sessions
     .filter(({ startedAtMs, stepsDown }) => startedAtMs >= atMs && stepsDown.includes(limb))
-    .map(({ startedAtMs }) => ({ atMs: startedAtMs, why: msg('pain or a sign to stop for in the session') }));
+    .map(({ startedAtMs }) => ({
+      atMs: startedAtMs,
+      why: msg('pain or a symptom to stop for in the session'),
+    }));
   const swollen = dayChecks
     .filter((check) => check.atMs >= atMs && check.notWell.includes('swelling'))
     .sort((a, b) => a.atMs - b.atMs)

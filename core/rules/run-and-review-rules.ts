@@ -27,7 +27,7 @@ export const runRules = {
       ),
   }),
   'RUN-3': rule({
-    title: msg('Signs'),
+    title: msg('Symptoms'),
     level: 'hard',
     source: HOUSE,
     by: 'record/holds.ts holdsOfSign',
@@ -142,7 +142,7 @@ const ENOUGH_SHARE = 0.8;
 
 export const reviewRules = {
   'REV-1': rule({
-    title: msg('After a stop sign'),
+    title: msg('After a stop symptom'),
     level: 'hard',
     source: HOUSE,
     by: 'review/review.ts recommend',

@@ -10,7 +10,7 @@ export const ANSWERS: readonly { question: Message; answer: Message }[] = [
   {
     question: msg('Can it hurt a nerve?'),
     answer: msg(
-      'Numbness or tingling is a sign to let the cuff down. A wide cuff at a measured pressure, for a limited time, is how nerves are looked after. Numbness that does not go within two minutes is looked at the same day.',
+      'Numbness or tingling is a reason to deflate the cuff. A wide cuff at a measured pressure, for a limited time, is how nerves are looked after. Numbness that does not go within two minutes is looked at the same day.',
     ),
   },
   {

@@ -84,7 +84,7 @@ const EVERY_ACTION = {
   sign: {
     keys: '.',
     written: '.',
-    words: t`A sign noted: then 1 to 0 for one that stops, A to G for one that is expected`,
+    words: t`A symptom noted: then 1 to 0 for one that stops, A to G for one that is expected`,
     where: 'session',
   },
   stop: { keys: 'esc', is: 'place', written: t`Esc Esc`, words: t`Stop now`, where: 'session' },

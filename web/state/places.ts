@@ -56,21 +56,21 @@ export const PLACES: readonly Place[] = [
     letter: 'y',
     Icon: ShieldCheck,
   },
-  { to: '/measures', label: t`What is measured`, words: t`measures and their errors` },
+  { to: '/measures', label: t`Measures`, words: t`measures and their errors` },
   {
     to: '/import-export',
     label: t`Import and export`,
     words: t`import or export tables, CSV, a spreadsheet, an archive, a backup, one person`,
   },
-  { to: '/archived', label: t`People taken off the list`, words: t`archived, put back` },
+  { to: '/archived', label: t`Archived people`, words: t`taken off the list, put back` },
   {
     to: '/accounts',
-    label: t`Who may sign in`,
-    words: t`accounts, roles, certificates, a forgotten passphrase`,
+    label: t`Accounts`,
+    words: t`who may sign in, roles, certificates, a forgotten passphrase`,
   },
-  { to: '/audit', label: t`Who did what`, words: t`the audit, who looked at a record` },
+  { to: '/audit', label: t`Audit log`, words: t`who did what, who looked at a record` },
   { to: '/account', label: t`Your account`, words: t`passphrase, PIN, codes of a second device` },
-  { to: '/guide', label: t`The guide`, words: t`how it is done, help, manual` },
+  { to: '/guide', label: t`Guide`, words: t`how it is done, help, manual` },
 ];
 
 /** The letter after G for each bench of the person whose page is open. */

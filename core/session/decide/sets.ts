@@ -36,7 +36,7 @@ export function next(now: Situation): Decision {
     case 'check-colour':
       return decided([{ type: 'colour-checked', ...step.place, good: true }]);
     case 'decide':
-      return refuse(msg('Colour or feeling was not good: loosen, release, note the sign, or look again.'));
+      return refuse(msg('Colour or feeling was not good: loosen, release, note the symptom, or look again.'));
     case 'start-set':
       return decided([{ type: 'set-started', ...step.place }]);
     case 'end-set': {

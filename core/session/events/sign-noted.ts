@@ -18,7 +18,7 @@ export const signNoted = defineEvent({
   atHome: true,
   deflates: false,
   changesSummary: true,
-  words: msg('the sign'),
+  words: msg('the symptom'),
   apply: (_, state, { atMs, sign, note }) => {
     state.signs.push({ atMs, sign, note: note ?? '' });
     state.toDecide = null;

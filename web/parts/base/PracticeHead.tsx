@@ -13,10 +13,10 @@ export function PracticeHead({ title, children }: { title: string; children: Rea
             { to: '/week', label: t`This week` },
             { to: '/safety', label: t`How safe it was` },
             { to: '/responders', label: t`Responders` },
-            { to: '/measures', label: t`What is measured` },
+            { to: '/measures', label: t`Measures` },
             { to: '/import-export', label: t`Import and export` },
-            { to: '/accounts', label: t`Who may sign in` },
-            { to: '/audit', label: t`Who did what` },
+            { to: '/accounts', label: t`Accounts` },
+            { to: '/audit', label: t`Audit log` },
           ].map(({ to, label }) => (
             <NavLink
               key={to}

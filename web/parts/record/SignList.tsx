@@ -29,7 +29,7 @@ export function SignList({
     <Panel
       open={open}
       onOpenChange={onOpenChange}
-      title={t`Which sign?`}
+      title={t`Which symptom?`}
       width="w-[720px]"
       onKeyDown={(event) => {
         const sign = signIdSchema.options.find((id) => keyOf(id) === event.key.toLowerCase());

@@ -29,7 +29,7 @@ export function AccountsView() {
   const mayKeep = useMay('keep-accounts');
   return (
     <div className="space-y-6 p-6">
-      <PracticeHead title={t`Who may sign in`}>{null}</PracticeHead>
+      <PracticeHead title={t`Accounts`}>{null}</PracticeHead>
       {mayKeep ? <Shown /> : <p className="text-quiet">{translate(whoMay('keep-accounts'))}</p>}
     </div>
   );

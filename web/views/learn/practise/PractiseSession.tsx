@@ -58,8 +58,8 @@ export function PractiseSession({
             To hold: <span className="figures">{heldMmHg(session)}</span> mmHg
             {session.capMmHg < session.targetMmHg && t`, since what was cleared lies under the plan`}.{' '}
             {ending
-              ? t`A sign to stop comes ${clock(ending.fromMs)} under the cuff: ${inSentence(SIGNS[ending.id].label)}.`
-              : t`No sign to stop comes.`}
+              ? t`A symptom that stops the session comes ${clock(ending.fromMs)} under the cuff: ${inSentence(SIGNS[ending.id].label)}.`
+              : t`No symptom stops it.`}
           </Trans>
         </p>
       </Scored>

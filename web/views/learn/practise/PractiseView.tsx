@@ -107,7 +107,7 @@ export function PractiseView() {
             <section className="space-y-3 border-t border-rule pt-4">
               <h2 className="text-xl font-semibold">{t`Run a session`}</h2>
               <p className="text-quiet">
-                {t`A simulated person tires, may show a sign, and a clinician may have set a limit. You hold the pressure, begin and end the sets, and look out.`}
+                {t`A simulated person tires, may show a symptom, and a clinician may have set a limit. You hold the pressure, begin and end the sets, and look out.`}
               </p>
               <Button className="min-h-14 w-full text-lg" onClick={() => setChosen(aSession())}>
                 {t`Start a session`}

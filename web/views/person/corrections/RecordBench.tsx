@@ -49,7 +49,7 @@ function Entries({ client }: { client: ClientRecord }) {
         </h2>
         {mayRead && (
           <Link className="underline underline-offset-4" to={`/audit/${client.id}`}>
-            {t`Who did what, and who looked`}
+            {t`Audit log of this record`}
           </Link>
         )}
       </div>

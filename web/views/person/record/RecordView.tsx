@@ -158,7 +158,7 @@ export function RecordView({ session }: { session: LiveSession }) {
       </table>
       {(state.signs.length > 0 || state.stopped) && (
         <section>
-          <h2 className="text-xl font-semibold">{t`Signs`}</h2>
+          <h2 className="text-xl font-semibold">{t`Symptoms`}</h2>
           <ul>
             {state.signs.map(({ atMs, sign }) => (
               <li key={atMs}>

@@ -127,7 +127,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
         </ul>
       </section>
       <p className="text-[13px] text-quiet">
-        {t`Decision support; follow local policy and licensed practice. Stop signs: deflate at once (RUN-3).`}
+        {t`Decision support; follow local policy and licensed practice. Stop symptoms: deflate at once (RUN-3).`}
       </p>
     </article>
   );

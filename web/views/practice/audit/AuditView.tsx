@@ -25,7 +25,7 @@ export function AuditView() {
   const may = useMay(permission);
   return (
     <div className="space-y-5 p-6">
-      <PracticeHead title={t`Who did what`}>{null}</PracticeHead>
+      <PracticeHead title={t`Audit log`}>{null}</PracticeHead>
       {may ? <Entries clientId={clientId} /> : <p className="text-quiet">{translate(whoMay(permission))}</p>}
     </div>
   );

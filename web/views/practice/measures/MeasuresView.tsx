@@ -21,7 +21,7 @@ export function MeasuresView() {
   const toggle = (id: MeasureId) => setOpen(open === id ? null : id);
   return (
     <div className="space-y-4 p-6">
-      <PracticeHead title={t`What is measured`}>
+      <PracticeHead title={t`Measures`}>
         {mayChange && <Button onClick={() => setOpen('new')}>{t`Add a measure`}</Button>}
       </PracticeHead>
       <p className="max-w-prose text-quiet">

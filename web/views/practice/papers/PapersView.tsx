@@ -93,7 +93,7 @@ function Papers({
             </PaperHead>
             {SHEETS[form](of)}
             <p className="text-[13px] text-quiet">
-              {t`Decision support; follow local policy and licensed practice. Stop signs: deflate at once (RUN-3).`}
+              {t`Decision support; follow local policy and licensed practice. Stop symptoms: deflate at once (RUN-3).`}
             </p>
           </article>
         </OnePage>

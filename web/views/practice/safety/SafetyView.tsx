@@ -33,7 +33,7 @@ export function SafetyView() {
       <div className="max-w-prose p-6">
         <h1 className="text-3xl font-semibold">{t`Safety record`}</h1>
         <p className="mt-2">
-          {t`Nothing was counted yet. Every inflation of a finished session is counted here, with the signs noted and what was said the day after.`}
+          {t`Nothing was counted yet. Every inflation of a finished session is counted here, with the symptoms noted and what was said the day after.`}
         </p>
       </div>
     );
@@ -103,7 +103,7 @@ export function SafetyView() {
         </p>
       )}
       <p className="max-w-prose text-[14px] text-quiet">
-        {t`A sign belongs to the inflations it was noted in; what was said the day after, to the last inflation of each limb. A difference between rows whose intervals overlap may be chance. Follow local policy for reporting.`}
+        {t`A symptom belongs to the inflations it was noted in; what was said the day after, to the last inflation of each limb. A difference between rows whose intervals overlap may be chance. Follow local policy for reporting.`}
       </p>
     </div>
   );

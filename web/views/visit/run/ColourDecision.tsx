@@ -35,7 +35,7 @@ export function ColourDecision({
           </AlertDialog.Title>
           <AlertDialog.Description className="mt-1 text-[15px] text-quiet">
             <Trans>
-              Numb, pale, blue, purple, cold or sharp pain: note the sign, and the session stops.{' '}
+              Numb, pale, blue, purple, cold or sharp pain: note the symptom, and the session stops.{' '}
               <Why rule="RUN-3" /> Too tight: loosen or release, and look again.
             </Trans>
           </AlertDialog.Description>
@@ -44,7 +44,7 @@ export function ColourDecision({
           </p>
           <div className="mt-3 grid gap-2 sm:grid-cols-2">
             <Button kind="stop" onClick={noteSign}>
-              {t`Note the sign`}
+              {t`Note the symptom`}
             </Button>
             <Button kind="stop" onClick={() => act({ do: 'release' })}>
               {t`Release`}

@@ -214,7 +214,7 @@ function EnterForm({
       <details>
         <summary className="min-h-9 cursor-pointer">{t`Anything felt or seen`}</summary>
         <Ticks
-          label={t`Signs`}
+          label={t`Symptoms`}
           options={SIGN_OPTIONS}
           chosen={typed.signs}
           onChange={(signs) => set('signs', signs)}

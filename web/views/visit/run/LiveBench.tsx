@@ -166,7 +166,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
               </Button>
             )}
             <Button className="min-h-14 flex-1" does="sign" onClick={() => setSigning(true)}>
-              {t`Sign noted`}
+              {t`Symptom noted`}
             </Button>
             {!state.stopped && (
               <Button kind="stop" className="min-h-14 flex-1" does="stop" onClick={() => stop()}>

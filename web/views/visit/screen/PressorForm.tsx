@@ -71,7 +71,7 @@ export function PressorForm({ client }: { client: ClientRecord }) {
       </summary>
       <form className="space-y-3" {...send(() => cap && !write.isPending && keep(cap))}>
         <p className="max-w-prose text-[15px] text-quiet">
-          {t`One limb, two minutes of light work under the cuff, the person seated. Stop above ${limit.systolicMmHg}/${limit.diastolicMmHg} or at any sign. What comes of it is a proposal: that the rise goes with the share of LOP is an assumption of this app, and it only ever lowers.`}
+          {t`One limb, two minutes of light work under the cuff, the person seated. Stop above ${limit.systolicMmHg}/${limit.diastolicMmHg} or at any symptom. What comes of it is a proposal: that the rise goes with the share of LOP is an assumption of this app, and it only ever lowers.`}
         </p>
         <Field label={t`Cuff at`} unit="% LOP" className="max-w-40" number="decimal" {...field('percent')} />
         {MOMENT_IDS.map((moment) => (
