@@ -66,7 +66,7 @@ describe('a report', () => {
     ]);
     expect(englishOf(lines('sure')?.[1]?.[1])).toBe('is assumed');
     expect(englishOf(lines('noticed'))).toEqual([
-      ['Signs to stop for', 'None', ''],
+      ['Symptoms to stop for', 'None', ''],
       ['Worst pain of a joint', '1 of 10', ''],
       ['The day after', 'Not asked', ''],
     ]);
@@ -83,7 +83,7 @@ describe('a report', () => {
       ],
     });
     expect(englishOf(noticed)).toEqual([
-      ['Signs to stop for', 'Dizzy', '1 in 2 sessions'],
+      ['Symptoms to stop for', 'Dizzy', '1 in 2 sessions'],
       ['Worst pain of a joint', '1 of 10', ''],
       ['The day after', 'Bruises after 1 of 2', ''],
     ]);
