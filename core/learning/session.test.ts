@@ -102,7 +102,7 @@ describe('a simulated session', () => {
       (one) => one.capMmHg < one.targetMmHg,
       /over what was cleared/,
     ],
-    ['the sign', { stopsAtSigns: false }, ({ signs }) => signs.some(isEnding), /with a sign to stop/],
+    ['the sign', { stopsAtSigns: false }, ({ signs }) => signs.some(isEnding), /with a symptom to stop for/],
     ['the rest', { restMs: 60_000 }, ({ signs }) => !signs.some(isEnding), /rests? away from 30 s/],
     [
       'the pressure',
