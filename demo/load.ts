@@ -13,8 +13,10 @@ import { changeAccount, openAccount } from '#server/access/accounts';
 import { hashSecret } from '#server/access/passphrase';
 import { signInHere } from '#server/access/sign-in-here';
 import { createApp } from '#server/app';
-import { KitEntity, PracticeEntity, PractitionerEntity } from '#server/db/entities';
 import { inTransaction, waitForDisk } from '#server/db/sqlite';
+import { kitRecord } from '#server/record/kit';
+import { practiceRecord } from '#server/record/practice';
+import { practitionerRecord } from '#server/record/practitioner';
 import { AGREED } from './agreed';
 import { COURSES } from './courses';
 import { learned } from './learning';
@@ -52,15 +54,15 @@ export async function loadMonths(world: World, nowMs: number, onMonth: () => voi
 /** The practice and the people whose story is written by hand. @returns null where the database has a practice already */
 export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World | null> {
   const em = orm.em.fork();
-  if ((await em.count(PracticeEntity)) > 0) return null;
+  if ((await em.count(practiceRecord.entity)) > 0) return null;
   await waitForDisk(em, false);
-  em.create(PracticeEntity, PRACTICE);
+  em.create(practiceRecord.entity, PRACTICE);
   for (const [listOrder, { id, name, role }] of PRACTITIONERS.entries()) {
-    em.create(PractitionerEntity, { id, name, role, listOrder });
+    em.create(practitionerRecord.entity, { id, name, role, listOrder });
   }
   const kit = { cuffs: CUFFS, pumps: PUMPS, weightKits: WEIGHT_KITS, straps: STRAPS };
   for (const list of ['cuffs', 'pumps', 'weightKits', 'straps'] as const) {
-    for (const item of kit[list]) em.create(KitEntity, { id: item.id, list, item, retiredAtMs: null });
+    for (const item of kit[list]) em.create(kitRecord.entity, { id: item.id, list, item, retiredAtMs: null });
   }
   await em.flush();
   await openAccounts(orm, nowMs);

@@ -16,9 +16,11 @@ import { openAccount } from './access/accounts';
 import { hashSecret } from './access/passphrase';
 import { createApp } from './app';
 import { openDatabase } from './db/database';
-import { KitEntity, PracticeEntity, PractitionerEntity } from './db/entities';
 import { inTransaction } from './db/sqlite';
 import { practiceClock } from './practice-clock';
+import { kitRecord } from './record/kit';
+import { practiceRecord } from './record/practice';
+import { practitionerRecord } from './record/practitioner';
 import { sha256 } from './sha256';
 
 export const DAY_MS = 86_400_000;
@@ -26,7 +28,7 @@ export const DAY_MS = 86_400_000;
 export const NOON_MS = START_MS;
 
 const kit = (list: KitItem['list'], item: KitItem['item']) =>
-  [KitEntity, { id: item.id, list, item, retiredAtMs: null }] as const;
+  [kitRecord.entity, { id: item.id, list, item, retiredAtMs: null }] as const;
 
 const cuff = (
   id: string,
@@ -50,7 +52,7 @@ const cuff = (
 
 const PRACTICE = [
   [
-    PracticeEntity,
+    practiceRecord.entity,
     {
       id: 'practice',
       name: 'Test practice',
@@ -62,11 +64,11 @@ const PRACTICE = [
       stricter: [],
     },
   ],
-  [PractitionerEntity, { id: 'clara', name: 'Clara', role: 'clinician', listOrder: 0 }],
-  [PractitionerEntity, { id: 'colin', name: 'Colin', role: 'coach', listOrder: 1 }],
-  [PractitionerEntity, { id: 'lena', name: 'Lena', role: 'clinician', listOrder: 2 }],
-  [PractitionerEntity, { id: 'aske', name: 'Aske', role: 'assistant', listOrder: 3 }],
-  [PractitionerEntity, { id: 'olga', name: 'Olga', role: 'assistant', listOrder: 4 }],
+  [practitionerRecord.entity, { id: 'clara', name: 'Clara', role: 'clinician', listOrder: 0 }],
+  [practitionerRecord.entity, { id: 'colin', name: 'Colin', role: 'coach', listOrder: 1 }],
+  [practitionerRecord.entity, { id: 'lena', name: 'Lena', role: 'clinician', listOrder: 2 }],
+  [practitionerRecord.entity, { id: 'aske', name: 'Aske', role: 'assistant', listOrder: 3 }],
+  [practitionerRecord.entity, { id: 'olga', name: 'Olga', role: 'assistant', listOrder: 4 }],
   cuff('thigh-small', 'leg', 9, 35, 50),
   cuff('thigh-large', 'leg', 11.5, 48, 72),
   cuff('arm-one', 'arm', 8, 20, 40),

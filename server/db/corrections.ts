@@ -2,11 +2,12 @@ import { randomUUID } from 'node:crypto';
 import type { RetractableKind } from '#contract/corrections';
 import { msg } from '#core/message';
 import { notFound, Problem } from '../problem';
+import { recountSuperseded } from '../record/in-force';
+import { DELETES_OF_A_CLIENT, TABLES_OF_A_CLIENT } from '../record/of-client';
+import { retractable } from '../record/retractable';
 import { writeAudit } from './audit';
 import { endConditionsOfScreening } from './conditions';
-import { RETRACTABLE_TABLES } from './retractable';
 import type { Prepare } from './sqlite';
-import { recountSuperseded } from './superseded';
 import { uncount } from './surveillance';
 
 type By = { practitionerId: string; atMs: number };
@@ -22,7 +23,7 @@ export function retract(
   { kind, id, reason }: { kind: RetractableKind; id: string; reason: string },
   by: By,
 ): void {
-  const { table } = RETRACTABLE_TABLES[kind];
+  const { table } = retractable(kind);
   const row = prepare(`select * from ${table} where id = ? and client_id = ?`).get(id, clientId);
   if (!row) throw notFound(msg('This entry'));
   if (prepare('select 1 from retraction where kind = ? and row_id = ?').get(kind, id))
@@ -43,33 +44,6 @@ export function retract(
   );
 }
 
-/** Tables whose rows are of a person, each before those its rows name. */
-const OF_A_PERSON = [
-  'home_link',
-  'retraction',
-  'report',
-  'adverse_event',
-  'comparison',
-  'outcome',
-  'heavy_work',
-  'rung_check',
-  'block',
-  'hold',
-  'condition',
-  'session',
-  'prescription',
-  'course_plan',
-  'lop_quick_check',
-  'lop',
-  'strength_test',
-  'tightness',
-  'girth',
-  'day_check',
-  'consent',
-  'clearance',
-  'screening',
-] as const;
-
 const isRunning = (prepare: Prepare, clientId: string): boolean =>
   prepare('select 1 from session where client_id = ? and finished_at_ms is null').get(clientId) !== undefined;
 
@@ -88,7 +62,7 @@ export function mergeInto(prepare: Prepare, clientId: string, otherId: string, r
       msg('A session of one of them is running: finish it first.'),
     );
   const moved: Record<string, number> = {};
-  for (const table of OF_A_PERSON) {
+  for (const table of TABLES_OF_A_CLIENT) {
     // A hold of the same cause is listed once.
     const but = table === 'hold' ? 'and cause not in (select cause from hold where client_id = ?1)' : '';
     const { changes } = prepare(`update ${table} set client_id = ?1 where client_id = ?2 ${but}`).run(
@@ -146,13 +120,8 @@ export function erase(prepare: Prepare, clientId: string, reason: string, by: By
 }
 
 function eraseRows(prepare: Prepare, clientId: string): number {
-  const gone = [
-    prepare('delete from session_event where session_id in (select id from session where client_id = ?)').run(
-      clientId,
-    ),
-    prepare('delete from lop_trial where lop_id in (select id from lop where client_id = ?)').run(clientId),
-    ...OF_A_PERSON.map((table) => prepare(`delete from ${table} where client_id = ?`).run(clientId)),
-    prepare('delete from client where id = ?').run(clientId),
-  ];
+  const gone = [...DELETES_OF_A_CLIENT, 'delete from client where id = ?1'].map((sql) =>
+    prepare(sql).run(clientId),
+  );
   return gone.reduce((sum, { changes }) => sum + changes, 0);
 }

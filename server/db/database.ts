@@ -1,5 +1,5 @@
 import { MikroORM } from '@mikro-orm/libsql';
-import { ENTITIES } from './entities';
+import { ENTITIES } from '../record/records';
 import { fillOld } from './fill-old';
 import { MIGRATIONS } from './migrations';
 import { inTransaction, setUpConnection, withStatements } from './sqlite';

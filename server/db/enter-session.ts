@@ -10,8 +10,9 @@ import {
   type SetPlace,
 } from '#core/session';
 import { refusedField } from '../problem';
+import { NOTHING_DONE } from '../record/session';
 import { type AuditNote, writeAudit } from './audit';
-import { AS_SIGNED, NOTHING_DONE, readHead } from './session-log';
+import { AS_SIGNED, readHead } from './session-log';
 import type { Prepare } from './sqlite';
 import { takeEvents } from './take-events';
 

@@ -6,7 +6,7 @@ import { type Hold, holdsOfBloodPressure, holdsOfDayAfter, holdsOfSign, type New
 import { RULES } from '#core/rules';
 import type { BloodPressure } from '#core/screening';
 import type { SessionEvent } from '#core/session';
-import { HoldEntity } from './entities';
+import { holdRecord } from '../record/hold';
 import type { Prepare } from './sqlite';
 
 /** Raises holds; one that its cause has raised already stays as it is (rule SCR-5). */
@@ -38,7 +38,7 @@ export const liftHolds = (
   by: { practitionerId: string; atMs: number; reason: Text },
 ): Promise<number> =>
   em.nativeUpdate(
-    HoldEntity,
+    holdRecord.entity,
     { id: { $in: [...ids] }, liftedAtMs: null },
     { liftedAtMs: by.atMs, liftedBy: by.practitionerId, liftReason: by.reason },
   );

@@ -2,7 +2,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import type { Kit, KitList } from '#contract/practice';
 import { type Message, msg } from '#core/message';
 import { notFound } from '../problem';
-import { KitEntity } from './entities';
+import { kitRecord } from '../record/kit';
 import { type Prepare, withStatements } from './sqlite';
 
 const NAMES: Record<KitList, Message> = {
@@ -31,7 +31,7 @@ export async function findKit<L extends KitList>(
   list: L,
   id: string,
 ): Promise<Kit[L][number]> {
-  const row = await em.findOne(KitEntity, { id, list });
+  const row = await em.findOne(kitRecord.entity, { id, list });
   if (!row) throw notFound(NAMES[list]);
   return row.item as Kit[L][number];
 }

@@ -6,8 +6,9 @@ import { type Message, msg } from '#core/message';
 import type { Plan } from '#core/plan';
 import type { PrescriptionFact } from '#core/record';
 import type { Env } from '../context';
+import { coursePlanRecord } from '../record/course-plan';
+import { prescriptionRecord } from '../record/prescription';
 import type { NoteOnRecord } from './audit';
-import { CoursePlanEntity, PrescriptionEntity } from './entities';
 import { withAudit } from './with-audit';
 
 /** A version to keep, signed by the practitioner of the request. */
@@ -37,7 +38,7 @@ export async function keepVersion(
   await withAudit(c, { action: note.action, subject: version.clientId, detail }, async (em) => {
     if (!('id' in coursePlan)) {
       const { name, occasion, untilMs } = coursePlan;
-      em.create(CoursePlanEntity, {
+      em.create(coursePlanRecord.entity, {
         id: coursePlanId,
         clientId: version.clientId,
         name,
@@ -48,7 +49,7 @@ export async function keepVersion(
       // The version points at it.
       await em.flush();
     }
-    em.create(PrescriptionEntity, {
+    em.create(prescriptionRecord.entity, {
       ...version,
       id,
       coursePlanId,

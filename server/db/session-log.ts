@@ -1,7 +1,7 @@
 import { sessionLine } from '#core/outcomes';
 import { type Plan, readPlan } from '#core/plan';
 import type { PastSession, SessionFact } from '#core/record';
-import { type SessionSummary, summaryOf } from '#core/review';
+import { summaryOf } from '#core/review';
 import type { DayCheckAnswers } from '#core/screening';
 import { EVENTS, fold, type Log, mergeLogs, type SessionEvent } from '#core/session';
 import { joined, type Prepare } from './sqlite';
@@ -96,17 +96,6 @@ export const readPast = (prepare: Prepare, clientId: string, fact: SessionFact):
   fact,
   ...readDone(prepare, { id: fact.id, clientId, openedAtMs: fact.startedAtMs }),
 });
-
-/** A session in which nothing has happened yet. */
-export const NOTHING_DONE: SessionSummary = {
-  worked: [],
-  tolerated: true,
-  stepsDown: [],
-  reviewed: true,
-  answered: [],
-  followUp: null,
-  given: [],
-};
 
 /** Whether events change what later sessions ask of this one. */
 export const changesSummary = (

@@ -1,33 +1,6 @@
+import { recountSuperseded } from '../record/in-force';
+import { TIMES_OF_A_CLIENT } from '../record/of-client';
 import type { Prepare } from './sqlite';
-import { recountSuperseded } from './superseded';
-
-/** Where it is kept when something of a person was recorded. */
-const TIMES: readonly { table: string; at: string }[] = [
-  ...[
-    'screening',
-    'clearance',
-    'consent',
-    'day_check',
-    'girth',
-    'tightness',
-    'lop',
-    'lop_quick_check',
-    'strength_test',
-    'prescription',
-    'block',
-    'rung_check',
-    'heavy_work',
-    'outcome',
-    'comparison',
-    'adverse_event',
-    'report',
-    'condition',
-    'hold',
-    'retraction',
-  ].map((table) => ({ table, at: 'at_ms' })),
-  { table: 'session', at: 'opened_at_ms' },
-  { table: 'session', at: 'finished_at_ms' },
-];
 
 /** What ends so long after it was recorded moves with it; a birthday and an operation have their own day. */
 const MOVES: readonly string[] = [
@@ -53,7 +26,7 @@ export function putTimesRight(prepare: Prepare, nowMs: number): number {
   for (const move of MOVES) prepare(move).run(nowMs);
   const people = new Set<string>();
   let rows = 0;
-  for (const { table, at } of TIMES) {
+  for (const { table, at } of TIMES_OF_A_CLIENT) {
     const ahead = prepare(`select distinct client_id as id from ${table} where ${at} > ?`).all(nowMs);
     if (ahead.length === 0) continue;
     for (const { id } of ahead as { id: string }[]) people.add(id);

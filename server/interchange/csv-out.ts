@@ -1,7 +1,8 @@
 import Database from 'libsql';
 import papaparse from 'papaparse';
 import type { ArchiveKind } from '#contract/archive-rows';
-import { ARCHIVED, chosenColumns, columnOf, propertiesOf } from './archive/tables';
+import { ARCHIVED, chosenColumns, propertiesOf } from '../record/archived';
+import { columnOf } from '../record/columns';
 
 type Row = Record<string, unknown>;
 

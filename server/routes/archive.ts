@@ -12,7 +12,6 @@ import { issue, msg, sentences } from '#core/message';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
 import { findClient } from '../db/client-facts';
-import { ClientEntity } from '../db/entities';
 import { inTransaction, withStatements } from '../db/sqlite';
 import { takeIn } from '../interchange/archive/import-archive';
 import { LONGEST_LINE, NotAnArchive } from '../interchange/archive/read-archive';
@@ -24,6 +23,7 @@ import { writeCsv } from '../interchange/csv-out';
 import { linesOf, spooled } from '../interchange/spool';
 import { tellPractice } from '../live/tell-change';
 import { notFound, Problem } from '../problem';
+import { clientRecord } from '../record/client';
 import { query } from '../validate';
 
 const ARCHIVE = {
@@ -67,7 +67,7 @@ export const archiveRoutes = new Hono<Env>()
 
   .get('/of/:clientId', async (c) => {
     const { id } = await findClient(c.var.em, c.req.param('clientId'));
-    const { name } = await c.var.em.findOneOrFail(ClientEntity, { id });
+    const { name } = await c.var.em.findOneOrFail(clientRecord.entity, { id });
     return sendArchive(c, { kind: 'client', clientId: id, name });
   })
 

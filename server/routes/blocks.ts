@@ -9,11 +9,12 @@ import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import type { AuditNote } from '../db/audit';
 import { readClient } from '../db/client-facts';
-import { BlockEntity, PracticeEntity } from '../db/entities';
 import { withAudit } from '../db/with-audit';
 import { calendarOf } from '../interchange/block-calendar';
 import { tellChange } from '../live/tell-change';
 import { notFound } from '../problem';
+import { blockRecord } from '../record/block';
+import { practiceRecord } from '../record/practice';
 import { body } from '../validate';
 
 /** Blocks of training: kept as planned, and handed out as a calendar file. */
@@ -31,7 +32,7 @@ export const blockRoutes = new Hono<Env>()
     };
     const sessions = onDays(block).map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId }));
     await withAudit(c, note, (em) => {
-      em.create(BlockEntity, {
+      em.create(blockRecord.entity, {
         id,
         clientId: client.id,
         atMs: c.var.nowMs,
@@ -48,7 +49,7 @@ export const blockRoutes = new Hono<Env>()
     const { facts } = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const standing = blockAsItStands(facts, c.var.nowMs);
     if (!standing) throw notFound(msg('A block for this person'));
-    const practice = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
+    const practice = await c.var.em.findOneOrFail(practiceRecord.entity, { id: 'practice' });
     return c.body(calendarOf([{ standing, name: null }], practice.name, c.var.nowMs), 200, {
       'content-type': 'text/calendar; charset=utf-8',
       'content-disposition': 'attachment; filename="training-block.ics"',

@@ -5,11 +5,11 @@ import { msg } from '#core/message';
 import { blockAsItStands } from '#core/record';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
-import { PracticeEntity } from '../db/entities';
 import { type Prepare, withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
 import { type CalendarOf, calendarOf } from '../interchange/block-calendar';
 import { notFound } from '../problem';
+import { practiceRecord } from '../record/practice';
 import { sha256 } from '../sha256';
 import { body } from '../validate';
 
@@ -65,7 +65,7 @@ export const calendarRoutes = new Hono<Env>()
       const standing = blockAsItStands(facts, c.var.nowMs);
       if (standing) blocks.push({ standing, name: found.feed.namesPeople === 1 ? name : null });
     }
-    const practice = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
+    const practice = await c.var.em.findOneOrFail(practiceRecord.entity, { id: 'practice' });
     return c.body(calendarOf(blocks, practice.name, c.var.nowMs), 200, {
       'content-type': 'text/calendar; charset=utf-8',
       'cache-control': 'no-store',

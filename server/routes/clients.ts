@@ -46,15 +46,6 @@ import type { AuditNote } from '../db/audit';
 import { findClient, readClient, readPeople, readToday } from '../db/client-facts';
 import { beginConditions, endConditions } from '../db/conditions';
 import { keepDayCheck } from '../db/day-check';
-import {
-  ClearanceEntity,
-  ClientEntity,
-  ConsentEntity,
-  GirthEntity,
-  ScreeningEntity,
-  StrengthTestEntity,
-  TightnessEntity,
-} from '../db/entities';
 import { liftHolds, raiseHolds } from '../db/holds';
 import { findKit, readKit } from '../db/kit';
 import { readPast } from '../db/session-log';
@@ -63,6 +54,13 @@ import { withAudit } from '../db/with-audit';
 import { happenedAtMs } from '../happened';
 import { tellChange } from '../live/tell-change';
 import { notFound, refusedByRules, refusedField } from '../problem';
+import { clearanceRecord } from '../record/clearance';
+import { clientRecord } from '../record/client';
+import { consentRecord } from '../record/consent';
+import { fitRecord } from '../record/fit';
+import { screeningRecord } from '../record/screening';
+import { strengthTestRecord } from '../record/strength-test';
+import { tightnessRecord } from '../record/tightness';
 import { body, query } from '../validate';
 
 /** People and what is known of them. Every answer to a write is the whole record, with the chain judged again. */
@@ -74,7 +72,7 @@ export const clientRoutes = new Hono<Env>()
   .post('/', body(newClientSchema), async (c) => {
     const id = randomUUID();
     await withAudit(c, { action: 'client-added', subject: id }, (em) => {
-      em.create(ClientEntity, {
+      em.create(clientRecord.entity, {
         id,
         ...c.req.valid('json'),
         about: NOTHING_KNOWN,
@@ -106,7 +104,7 @@ export const clientRoutes = new Hono<Env>()
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const detail = c.req.valid('json');
     await withAudit(c, { action: 'shelf-life-set', subject: client.id, detail }, (em) =>
-      em.nativeUpdate(ClientEntity, { id: client.id }, shelfLivesWith(client.facts, detail)),
+      em.nativeUpdate(clientRecord.entity, { id: client.id }, shelfLivesWith(client.facts, detail)),
     );
     return c.json(await tellChange(c, client.id));
   })
@@ -119,7 +117,13 @@ export const clientRoutes = new Hono<Env>()
     const id = randomUUID();
     const { id: practitionerId, role } = c.var.practitioner;
     await withAudit(c, { action: 'screened', subject: client.id, detail: screening }, async (em) => {
-      em.create(ScreeningEntity, { id, clientId: client.id, atMs: c.var.nowMs, ...screening, by: role });
+      em.create(screeningRecord.entity, {
+        id,
+        clientId: client.id,
+        atMs: c.var.nowMs,
+        ...screening,
+        by: role,
+      });
       // A new screening by a clinician answers the holds that may be lifted; what it finds itself is held again.
       if (role === 'clinician') {
         const answered = client.facts.holds.filter(
@@ -188,7 +192,12 @@ export const clientRoutes = new Hono<Env>()
     const givenAtMs = happenedAtMs(given.givenAtMs, c.var.nowMs, 'SCR-2', 'givenAtMs');
     const clearance = { ...given, givenAtMs };
     await withAudit(c, { action: 'clearance-recorded', subject: client.id, detail: clearance }, (em) => {
-      em.create(ClearanceEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, clearance });
+      em.create(clearanceRecord.entity, {
+        id: randomUUID(),
+        clientId: client.id,
+        atMs: c.var.nowMs,
+        clearance,
+      });
     });
     return c.json(await tellChange(c, client.id), 201);
   })
@@ -198,7 +207,12 @@ export const clientRoutes = new Hono<Env>()
     const consent = c.req.valid('json');
     if (!(consent.version in CONSENT_TEXTS)) throw notFound(msg('This version of the text'));
     await withAudit(c, { action: 'consent-recorded', subject: client.id, detail: consent }, (em) => {
-      em.create(ConsentEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...consent });
+      em.create(consentRecord.entity, {
+        id: randomUUID(),
+        clientId: client.id,
+        atMs: c.var.nowMs,
+        ...consent,
+      });
     });
     return c.json(await tellChange(c, client.id), 201);
   })
@@ -241,7 +255,7 @@ export const clientRoutes = new Hono<Env>()
     }
     const row = { limb, girthCm, kind, kitId: worn.id, label: worn.label, widthCm: worn.widthCm };
     await withAudit(c, { action: 'fitted', subject: client.id, detail: row }, (em) => {
-      em.create(GirthEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
+      em.create(fitRecord.entity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
     });
     return c.json(await tellChange(c, client.id), 201);
   })
@@ -262,7 +276,7 @@ export const clientRoutes = new Hono<Env>()
       felt: felt.felt,
     };
     await withAudit(c, { action: 'tightened-by-feel', subject: client.id, detail: row }, (em) => {
-      em.create(TightnessEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
+      em.create(tightnessRecord.entity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
     });
     return c.json(await tellChange(c, client.id), 201);
   })
@@ -293,7 +307,7 @@ export const clientRoutes = new Hono<Env>()
       detail: { ...test, guards: guards.map(({ rule }) => rule), reason },
     };
     await withAudit(c, note, (em) => {
-      em.create(StrengthTestEntity, {
+      em.create(strengthTestRecord.entity, {
         id: randomUUID(),
         clientId: client.id,
         atMs: c.var.nowMs,

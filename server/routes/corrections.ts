@@ -16,13 +16,13 @@ import { plansInForce, recheck } from '#core/record';
 import type { Env } from '../context';
 import { findClient, readClient } from '../db/client-facts';
 import { erase, mergeInto, retract } from '../db/corrections';
-import { ClientEntity } from '../db/entities';
 import { readEntries } from '../db/entries';
 import { readKit } from '../db/kit';
 import { inTransaction, withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
 import { tellChange, tellPractice } from '../live/tell-change';
 import { Problem } from '../problem';
+import { clientRecord } from '../record/client';
 import { body, query } from '../validate';
 
 /** Mistakes are corrected and not hidden: what was wrong stays struck through, with who said so and why. */
@@ -53,7 +53,7 @@ export const correctionRoutes = new Hono<Env>()
     };
     const detail = { from: { name, story, about }, to: change };
     await withAudit(c, { action: 'person-changed', subject: id, detail }, (em) =>
-      em.nativeUpdate(ClientEntity, { id }, row),
+      em.nativeUpdate(clientRecord.entity, { id }, row),
     );
     return c.json(await tellChange(c, id, true));
   })

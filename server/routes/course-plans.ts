@@ -14,11 +14,13 @@ import { passGuards } from '../access/guards';
 import { requirePermission } from '../access/practitioner';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
-import { CoursePlanEntity, HeavyWorkEntity, RungCheckEntity } from '../db/entities';
 import { withAudit } from '../db/with-audit';
 import { happenedAtMs } from '../happened';
 import { tellChange } from '../live/tell-change';
 import { notFound, refusedField } from '../problem';
+import { coursePlanRecord } from '../record/course-plan';
+import { heavyWorkRecord } from '../record/heavy-work';
+import { rungCheckRecord } from '../record/rung-check';
 import { body } from '../validate';
 
 /** The plans of a person as plans: their names, when they are for, whether they count; and the heavy work beside them. */
@@ -39,7 +41,7 @@ export const coursePlanRoutes = new Hono<Env>()
     };
     const detail = { coursePlanId: coursePlan.id, from: coursePlan, change };
     await withAudit(c, { action: 'plan-changed', subject: client.id, detail }, (em) =>
-      em.nativeUpdate(CoursePlanEntity, { id: coursePlan.id }, next),
+      em.nativeUpdate(coursePlanRecord.entity, { id: coursePlan.id }, next),
     );
     return c.json(await tellChange(c, client.id));
   })
@@ -59,7 +61,7 @@ export const coursePlanRoutes = new Hono<Env>()
     };
     const detail = { id, ...row, missing: findings.map(({ message }) => message) };
     await withAudit(c, { action: 'rung-entered', subject: client.id, detail }, (em) => {
-      em.create(RungCheckEntity, {
+      em.create(rungCheckRecord.entity, {
         id,
         clientId: client.id,
         atMs: c.var.nowMs,
@@ -94,7 +96,7 @@ export const coursePlanRoutes = new Hono<Env>()
     }
     const id = randomUUID();
     await withAudit(c, { action: 'heavy-work-kept', subject: client.id, detail: { id, ...work } }, (em) => {
-      em.create(HeavyWorkEntity, {
+      em.create(heavyWorkRecord.entity, {
         id,
         clientId: client.id,
         practitionerId: c.var.practitioner.id,

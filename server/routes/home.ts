@@ -20,7 +20,6 @@ import { type AuditNote, writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { keepDayCheck } from '../db/day-check';
 import { keepDone, planOfDay } from '../db/enter-session';
-import { PracticeEntity } from '../db/entities';
 import { raiseHolds } from '../db/holds';
 import { countSession, findLink, goodUntilMs, type KeptLink } from '../db/home-links';
 import { readKit } from '../db/kit';
@@ -30,6 +29,7 @@ import { takeEvents } from '../db/take-events';
 import { tellChange } from '../live/tell-change';
 import { opening } from '../opening';
 import { notFound, Problem, refusedField } from '../problem';
+import { practiceRecord } from '../record/practice';
 import { body } from '../validate';
 
 /** More sessions or checks than this within a day are in no plan. */
@@ -87,7 +87,7 @@ async function sheetOf(em: EntityManager, link: KeptLink, nowMs: number): Promis
   const coursePlan = facts.coursePlans.find(({ id }) => id === link.coursePlanId);
   const prescription = facts.prescriptions.find(({ coursePlanId }) => coursePlanId === link.coursePlanId);
   if (!coursePlan || !prescription) throw isOver();
-  const practice = await em.findOneOrFail(PracticeEntity, { id: 'practice' });
+  const practice = await em.findOneOrFail(practiceRecord.entity, { id: 'practice' });
   const { plan, held } = await openingAtHome(em, client, prescription.id, nowMs);
   return {
     nowMs,

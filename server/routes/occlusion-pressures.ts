@@ -14,12 +14,14 @@ import { restingPressureInForce } from '#core/record';
 import type { Env } from '../context';
 import type { AuditNote } from '../db/audit';
 import { readClient, requireFittedCuff } from '../db/client-facts';
-import { OcclusionPressureEntity, QuickCheckEntity, TrialEntity } from '../db/entities';
 import { findKit } from '../db/kit';
 import { readPracticeSpread } from '../db/practice-spread';
 import { withAudit } from '../db/with-audit';
 import { tellChange } from '../live/tell-change';
 import { notFound, refusedByRules, refusedField } from '../problem';
+import { occlusionPressureRecord } from '../record/occlusion-pressure';
+import { quickCheckRecord } from '../record/quick-check';
+import { trialRecord } from '../record/trial';
 import { body } from '../validate';
 
 /** Limb occlusion pressures: measured by trials, confirmed by quick checks. The server works every figure out again. */
@@ -54,7 +56,7 @@ export const occlusionPressureRoutes = new Hono<Env>()
     const id = randomUUID();
     const note: AuditNote = { action: 'occlusion-pressure-measured', subject: client.id, detail: { id } };
     await withAudit(c, note, async (em) => {
-      em.create(OcclusionPressureEntity, {
+      em.create(occlusionPressureRecord.entity, {
         id,
         clientId: client.id,
         atMs: c.var.nowMs,
@@ -74,7 +76,7 @@ export const occlusionPressureRoutes = new Hono<Env>()
       // The trials point at the row above, so it has to be there first.
       await em.flush();
       trials.forEach((readings, place) => {
-        em.create(TrialEntity, { id: randomUUID(), lopId: id, place, readings });
+        em.create(trialRecord.entity, { id: randomUUID(), lopId: id, place, readings });
       });
     });
     return c.json(await tellChange(c, client.id), 201);
@@ -91,7 +93,7 @@ export const occlusionPressureRoutes = new Hono<Env>()
     const judged = judgeQuickCheck(stored.pressure.value, { goneMmHg, stepMmHg });
     const detail = { occlusionId, goneMmHg, stepMmHg, ...judged };
     await withAudit(c, { action: 'quick-checked', subject: client.id, detail }, (em) => {
-      em.create(QuickCheckEntity, {
+      em.create(quickCheckRecord.entity, {
         id: randomUUID(),
         clientId: client.id,
         lopId: occlusionId,

@@ -31,14 +31,6 @@ import { comparisonInForce } from '#core/record';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
 import { findClient, readClient } from '../db/client-facts';
-import {
-  AdverseEventEntity,
-  ComparisonEntity,
-  OutcomeEntity,
-  PracticeEntity,
-  ReportEntity,
-  SessionEntity,
-} from '../db/entities';
 import { ownMeasures } from '../db/library';
 import { readLogText, readOutcomes } from '../db/outcomes';
 import { type Prepare, withStatements } from '../db/sqlite';
@@ -46,6 +38,12 @@ import { withAudit } from '../db/with-audit';
 import { happenedAtMs } from '../happened';
 import { tellChange } from '../live/tell-change';
 import { notFound, refusedField } from '../problem';
+import { adverseEventRecord } from '../record/adverse-event';
+import { comparisonRecord } from '../record/comparison';
+import { outcomeRecord } from '../record/outcome';
+import { practiceRecord } from '../record/practice';
+import { reportRecord } from '../record/report';
+import { sessionRecord } from '../record/session';
 import { body } from '../validate';
 
 /** What was measured of a person (OUT), what went wrong, and their log. */
@@ -74,10 +72,10 @@ export const outcomeRoutes = new Hono<Env>()
         msg('Correct it, and keep it again.'),
       );
     const atMs = happenedAtMs(taken.atMs, c.var.nowMs, 'OUT-1');
-    const already = await c.var.em.findOne(OutcomeEntity, { id: taken.id });
+    const already = await c.var.em.findOne(outcomeRecord.entity, { id: taken.id });
     if (!already) {
       await withAudit(c, { action: 'outcome-kept', subject: client.id, detail: taken }, (em) => {
-        em.create(OutcomeEntity, {
+        em.create(outcomeRecord.entity, {
           ...taken,
           atMs,
           clientId: client.id,
@@ -94,14 +92,14 @@ export const outcomeRoutes = new Hono<Env>()
   .post('/:id/outcomes/:outcomeId/withdrawal', body(withdrawalSchema), async (c) => {
     const client = await findClient(c.var.em, c.req.param('id'));
     const { reason } = c.req.valid('json');
-    const outcome = await c.var.em.findOne(OutcomeEntity, {
+    const outcome = await c.var.em.findOne(outcomeRecord.entity, {
       id: c.req.param('outcomeId'),
       clientId: client.id,
     });
     if (!outcome) throw notFound(msg('This measure'));
     const detail = { id: outcome.id, value: outcome.value, reason };
     await withAudit(c, { action: 'outcome-withdrawn', subject: client.id, detail }, (em) =>
-      em.nativeUpdate(OutcomeEntity, { id: outcome.id }, { withdrawn: reason }),
+      em.nativeUpdate(outcomeRecord.entity, { id: outcome.id }, { withdrawn: reason }),
     );
     await tellChange(c, client.id);
     return c.json(await outcomesOf(c, client.id));
@@ -110,12 +108,12 @@ export const outcomeRoutes = new Hono<Env>()
   .post('/:id/comparisons', body(newComparisonSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const { id, wish } = c.req.valid('json');
-    if (!(await c.var.em.findOne(ComparisonEntity, { id }))) {
+    if (!(await c.var.em.findOne(comparisonRecord.entity, { id }))) {
       refuseWish(client, wish, await withStatements(c.var.em, bookInUse), c.var.nowMs);
       // Drawn here, so that it is not drawn until it pleases.
       const design: Comparison = { ...wish, seed: c.var.draw() };
       await withAudit(c, { action: 'comparison-begun', subject: client.id, detail: { id, design } }, (em) => {
-        em.create(ComparisonEntity, {
+        em.create(comparisonRecord.entity, {
           id,
           clientId: client.id,
           atMs: c.var.nowMs,
@@ -134,10 +132,10 @@ export const outcomeRoutes = new Hono<Env>()
     const client = await findClient(c.var.em, c.req.param('id'));
     const { why } = c.req.valid('json');
     const id = c.req.param('comparisonId');
-    const comparison = await c.var.em.findOne(ComparisonEntity, { id, clientId: client.id });
+    const comparison = await c.var.em.findOne(comparisonRecord.entity, { id, clientId: client.id });
     if (!comparison) throw notFound(msg('This comparison'));
     await withAudit(c, { action: 'comparison-ended', subject: client.id, detail: { id, why } }, (em) =>
-      em.nativeUpdate(ComparisonEntity, { id }, { endedAtMs: c.var.nowMs, endedWhy: why }),
+      em.nativeUpdate(comparisonRecord.entity, { id }, { endedAtMs: c.var.nowMs, endedWhy: why }),
     );
     await tellChange(c, client.id);
     return c.json(await outcomesOf(c, client.id));
@@ -145,7 +143,7 @@ export const outcomeRoutes = new Hono<Env>()
 
   .get('/:id/reports', async (c) => {
     const { id } = await findClient(c.var.em, c.req.param('id'));
-    const reports = await c.var.em.find(ReportEntity, { clientId: id }, { orderBy: { atMs: 'desc' } });
+    const reports = await c.var.em.find(reportRecord.entity, { clientId: id }, { orderBy: { atMs: 'desc' } });
     return c.json(
       reports.map(({ id: reportId, atMs, content }): IssuedReport => ({ id: reportId, atMs, content })),
     );
@@ -153,11 +151,11 @@ export const outcomeRoutes = new Hono<Env>()
 
   .post('/:id/reports/:reportId/pdf', body(onPaperSchema), async (c) => {
     const { id } = await findClient(c.var.em, c.req.param('id'));
-    const report = await c.var.em.findOne(ReportEntity, { id: c.req.param('reportId'), clientId: id });
+    const report = await c.var.em.findOne(reportRecord.entity, { id: c.req.param('reportId'), clientId: id });
     if (!report || !c.var.print) throw notFound(msg('This report as PDF'));
     const { paper, language } = c.req.valid('json');
     const { id: reportId, atMs, content } = report;
-    const practice = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
+    const practice = await c.var.em.findOneOrFail(practiceRecord.entity, { id: 'practice' });
     const ticket = c.var.tickets.give({
       report: { id: reportId, atMs, content },
       writing: writingOf(practice),
@@ -171,11 +169,15 @@ export const outcomeRoutes = new Hono<Env>()
   .post('/:id/reports', body(newReportSchema), async (c) => {
     const client = await findClient(c.var.em, c.req.param('id'));
     const { id, content } = c.req.valid('json');
-    const known = await c.var.em.findOne(ReportEntity, { id });
+    const known = await c.var.em.findOne(reportRecord.entity, { id });
     const issued: IssuedReport = known ?? { id, atMs: c.var.nowMs, content };
     if (!known) {
       await withAudit(c, { action: 'report-issued', subject: client.id, detail: { id } }, (em) => {
-        em.create(ReportEntity, { ...issued, clientId: client.id, practitionerId: c.var.practitioner.id });
+        em.create(reportRecord.entity, {
+          ...issued,
+          clientId: client.id,
+          practitionerId: c.var.practitioner.id,
+        });
       });
     }
     return c.json({ id: issued.id, atMs: issued.atMs, content: issued.content } satisfies IssuedReport, 201);
@@ -186,12 +188,15 @@ export const outcomeRoutes = new Hono<Env>()
     const event = c.req.valid('json');
     const atMs = happenedAtMs(event.atMs, c.var.nowMs, 'OUT-7');
     if (event.sessionId !== null) {
-      const session = await c.var.em.findOne(SessionEntity, { id: event.sessionId, clientId: client.id });
+      const session = await c.var.em.findOne(sessionRecord.entity, {
+        id: event.sessionId,
+        clientId: client.id,
+      });
       if (!session) throw notFound(msg('This session'));
     }
-    if (!(await c.var.em.findOne(AdverseEventEntity, { id: event.id }))) {
+    if (!(await c.var.em.findOne(adverseEventRecord.entity, { id: event.id }))) {
       await withAudit(c, { action: 'adverse-event-kept', subject: client.id, detail: event }, (em) => {
-        em.create(AdverseEventEntity, {
+        em.create(adverseEventRecord.entity, {
           ...event,
           atMs,
           clientId: client.id,

@@ -7,8 +7,8 @@ import {
 } from '#contract/practice-attempt';
 import { agreementOf, makePracticeCase, scorePractice } from '#core/learning';
 import type { Env } from '../context';
-import { PracticeAttemptEntity } from '../db/entities';
 import { withAudit } from '../db/with-audit';
+import { practiceAttemptRecord } from '../record/practice-attempt';
 import { body } from '../validate';
 
 const LAST = 40;
@@ -22,10 +22,10 @@ export const practiceAttemptRoutes = new Hono<Env>()
     const { em } = c.var;
     const practitionerId = c.var.practitioner?.id ?? '';
     const newest = { orderBy: { atMs: 'desc' } } as const;
-    const own = await em.find(PracticeAttemptEntity, { practitionerId }, { ...newest, limit: LAST });
+    const own = await em.find(practiceAttemptRecord.entity, { practitionerId }, { ...newest, limit: LAST });
     const others = { practitionerId: { $ne: practitionerId } };
-    const lately = await em.find(PracticeAttemptEntity, others, { ...newest, limit: LOOKED_THROUGH });
-    const shared = await em.find(PracticeAttemptEntity, {
+    const lately = await em.find(practiceAttemptRecord.entity, others, { ...newest, limit: LOOKED_THROUGH });
+    const shared = await em.find(practiceAttemptRecord.entity, {
       ...others,
       seed: { $in: own.map(({ seed }) => seed) },
     });
@@ -64,7 +64,7 @@ export const practiceAttemptRoutes = new Hono<Env>()
       c,
       { action: 'practised', subject: c.var.practitioner.id, detail: { id, points } },
       (em) => {
-        em.create(PracticeAttemptEntity, {
+        em.create(practiceAttemptRecord.entity, {
           id,
           practitionerId: c.var.practitioner.id,
           atMs: c.var.nowMs,

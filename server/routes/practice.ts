@@ -22,7 +22,6 @@ import { EXERCISES } from '#core/protocol';
 import { requirePermission } from '../access/practitioner';
 import type { Env } from '../context';
 import { readWeek } from '../db/client-facts';
-import { ExerciseEntity, KitEntity, MeasureEntity, PracticeEntity, TemplateEntity } from '../db/entities';
 import { findKit, readKit } from '../db/kit';
 import { ownMeasures, readOwnExercises } from '../db/library';
 import { readFirstAndLast, readPairs } from '../db/outcomes';
@@ -32,6 +31,11 @@ import { countAdverseEvents, readTallies } from '../db/surveillance';
 import { withAudit } from '../db/with-audit';
 import { tellPractice } from '../live/tell-change';
 import { notFound, Problem, refusedField } from '../problem';
+import { exerciseRecord } from '../record/exercise';
+import { kitRecord } from '../record/kit';
+import { measureRecord } from '../record/measure';
+import { practiceRecord } from '../record/practice';
+import { templateRecord } from '../record/template';
 import { body, query } from '../validate';
 
 /** The practice, its people, settings and kit. Every answer to a write is the whole practice. */
@@ -61,11 +65,11 @@ export const practiceRoutes = new Hono<Env>()
 
   .post('/settings', body(practiceSettingsSchema), async (c) => {
     const settings = c.req.valid('json');
-    const { arbitraryUpToMmHg } = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
+    const { arbitraryUpToMmHg } = await c.var.em.findOneOrFail(practiceRecord.entity, { id: 'practice' });
     if (settings.arbitraryUpToMmHg !== (arbitraryUpToMmHg ?? null))
       requirePermission(c.var.practitioner, 'allow-arbitrary');
     await withAudit(c, { action: 'settings-changed', subject: 'practice', detail: settings }, (em) =>
-      em.nativeUpdate(PracticeEntity, { id: 'practice' }, settings),
+      em.nativeUpdate(practiceRecord.entity, { id: 'practice' }, settings),
     );
     return c.json(await answerWithPractice(c));
   })
@@ -74,7 +78,7 @@ export const practiceRoutes = new Hono<Env>()
     const { list, item } = c.req.valid('json');
     keepsKit(c.var.practitioner, list);
     await withAudit(c, { action: 'kit-kept', subject: item.id, detail: { list, item } }, (em) =>
-      em.upsert(KitEntity, { id: item.id, list, item, retiredAtMs: null }),
+      em.upsert(kitRecord.entity, { id: item.id, list, item, retiredAtMs: null }),
     );
     return c.json(await answerWithPractice(c));
   })
@@ -84,7 +88,7 @@ export const practiceRoutes = new Hono<Env>()
     keepsKit(c.var.practitioner, list);
     const { label } = await findKit(c.var.em, list, id);
     return retire(c, 'kit', { id, label, isRetired }, (em, mark) =>
-      em.nativeUpdate(KitEntity, { id, list }, mark),
+      em.nativeUpdate(kitRecord.entity, { id, list }, mark),
     );
   })
 
@@ -92,7 +96,7 @@ export const practiceRoutes = new Hono<Env>()
     const { id, exercise } = c.req.valid('json');
     keepsExercise(c.var.practitioner, id);
     await withAudit(c, { action: 'exercise-kept', subject: id, detail: { exercise } }, (em) =>
-      em.upsert(ExerciseEntity, { id, exercise, retiredAtMs: null }),
+      em.upsert(exerciseRecord.entity, { id, exercise, retiredAtMs: null }),
     );
     return c.json(await answerWithPractice(c));
   })
@@ -100,10 +104,10 @@ export const practiceRoutes = new Hono<Env>()
   .post('/exercises/retire', body(retireSchema), async (c) => {
     const { id, isRetired } = c.req.valid('json');
     keepsExercise(c.var.practitioner, id);
-    const kept = await c.var.em.findOne(ExerciseEntity, { id });
+    const kept = await c.var.em.findOne(exerciseRecord.entity, { id });
     if (!kept) throw notFound(msg('This exercise'));
     return retire(c, 'exercise', { id, label: kept.exercise.label, isRetired }, (em, mark) =>
-      em.nativeUpdate(ExerciseEntity, { id }, mark),
+      em.nativeUpdate(exerciseRecord.entity, { id }, mark),
     );
   })
 
@@ -111,7 +115,7 @@ export const practiceRoutes = new Hono<Env>()
     const { id, measure } = c.req.valid('json');
     await keepsFigures(c.var.em, id, measure);
     await withAudit(c, { action: 'measure-described', subject: id, detail: { measure } }, (em) =>
-      em.upsert(MeasureEntity, { id, measure }),
+      em.upsert(measureRecord.entity, { id, measure }),
     );
     return c.json(await answerWithPractice(c));
   })
@@ -131,17 +135,17 @@ export const practiceRoutes = new Hono<Env>()
       ]);
     const row = { ...template, keptBy: c.var.practitioner.id, keptAtMs: c.var.nowMs, retiredAtMs: null };
     await withAudit(c, { action: 'template-kept', subject: template.id, detail: template }, (em) =>
-      em.upsert(TemplateEntity, row),
+      em.upsert(templateRecord.entity, row),
     );
     return c.json(await answerWithPractice(c));
   })
 
   .post('/templates/retire', body(retireSchema), async (c) => {
     const { id, isRetired } = c.req.valid('json');
-    const kept = await c.var.em.findOne(TemplateEntity, { id });
+    const kept = await c.var.em.findOne(templateRecord.entity, { id });
     if (!kept) throw notFound(msg('This template'));
     return retire(c, 'template', { id, label: kept.name, isRetired }, (em, mark) =>
-      em.nativeUpdate(TemplateEntity, { id }, mark),
+      em.nativeUpdate(templateRecord.entity, { id }, mark),
     );
   });
 
@@ -214,10 +218,10 @@ async function readPractice({ var: { em: shared, print } }: Context<Env>): Promi
     id: _,
     arbitraryUpToMmHg,
     ...settings
-  } = await em.findOneOrFail(PracticeEntity, {
+  } = await em.findOneOrFail(practiceRecord.entity, {
     id: 'practice',
   });
-  const templates = await em.find(TemplateEntity, { retiredAtMs: null }, { orderBy: { name: 'asc' } });
+  const templates = await em.find(templateRecord.entity, { retiredAtMs: null }, { orderBy: { name: 'asc' } });
   return {
     settings: { ...settings, arbitraryUpToMmHg: arbitraryUpToMmHg ?? null },
     practitioners: await withStatements(em, readPractitioners),

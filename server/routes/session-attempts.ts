@@ -3,8 +3,8 @@ import { Hono } from 'hono';
 import { newSessionAttemptSchema, type SessionAttempt } from '#contract/practice-attempt';
 import { makeSessionCase, playSession, scoreSession } from '#core/learning';
 import type { Env } from '../context';
-import { SessionAttemptEntity } from '../db/entities';
 import { withAudit } from '../db/with-audit';
+import { sessionAttemptRecord } from '../record/session-attempt';
 import { body } from '../validate';
 
 const LAST = 40;
@@ -13,7 +13,7 @@ const LAST = 40;
 export const sessionAttemptRoutes = new Hono<Env>()
   .get('/', async (c) => {
     const rows = await c.var.em.find(
-      SessionAttemptEntity,
+      sessionAttemptRecord.entity,
       { practitionerId: c.var.practitioner?.id ?? '' },
       { orderBy: { atMs: 'desc' }, limit: LAST },
     );
@@ -30,7 +30,7 @@ export const sessionAttemptRoutes = new Hono<Env>()
       c,
       { action: 'practised', subject: c.var.practitioner.id, detail: { id, points: score.points } },
       (em) => {
-        em.create(SessionAttemptEntity, {
+        em.create(sessionAttemptRecord.entity, {
           id,
           practitionerId: c.var.practitioner.id,
           atMs: c.var.nowMs,

@@ -15,13 +15,11 @@ import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { enterSession } from '../db/enter-session';
-import { CoursePlanEntity } from '../db/entities';
 import { readKit } from '../db/kit';
 import { checkReviewAnswers } from '../db/review-answers';
 import { keepReviewedVersion } from '../db/reviewed-version';
 import {
   AS_SIGNED,
-  NOTHING_DONE,
   readFrozenPlan,
   readHead,
   readIdBefore,
@@ -35,6 +33,8 @@ import { takeEvents } from '../db/take-events';
 import { tellChange } from '../live/tell-change';
 import { opening } from '../opening';
 import { notFound } from '../problem';
+import { coursePlanRecord } from '../record/course-plan';
+import { NOTHING_DONE } from '../record/session';
 import { sameJson } from '../same-json';
 import { body } from '../validate';
 
@@ -85,7 +85,7 @@ export const sessionRoutes = (aheadMs: number) =>
     .post('/entered', body(newEnteredSessionSchema), async (c) => {
       const { id, coursePlanId, ...entered } = c.req.valid('json');
       const { em, nowMs, practitioner } = c.var;
-      const coursePlan = await em.findOne(CoursePlanEntity, { id: coursePlanId });
+      const coursePlan = await em.findOne(coursePlanRecord.entity, { id: coursePlanId });
       if (!coursePlan) throw notFound(msg('This plan'));
       const { facts } = await readClient(em, coursePlan.clientId, nowMs);
       const setsShare = setsShareNow(facts, coursePlanId, entered.startedAtMs);

@@ -7,8 +7,10 @@ import { expect, it, onTestFinished } from 'vitest';
 import { compile, readPlan } from '#core/plan';
 import { pacedReps } from '#core/protocol';
 import { englishOf } from '#language/english-of.fixture';
+import { prescriptionRecord } from '../../record/prescription';
+import { ENTITIES } from '../../record/records';
+import { sessionRecord } from '../../record/session';
 import { openDatabase } from '../database';
-import { ENTITIES, PrescriptionEntity, SessionEntity } from '../entities';
 import { FirstTables } from './001-first-tables';
 
 // A plan as the first release froze it, cut to what a session needs.
@@ -85,8 +87,8 @@ it('turns plans of the first release into plans of sets, losing nothing', async 
     rmSync(folder, { recursive: true });
   });
   const em = orm.em.fork();
-  const { plan: stored } = await em.findOneOrFail(PrescriptionEntity, { id: 'rx' });
-  expect((await em.findOneOrFail(SessionEntity, { id: 's' })).plan).toEqual(stored);
+  const { plan: stored } = await em.findOneOrFail(prescriptionRecord.entity, { id: 'rx' });
+  expect((await em.findOneOrFail(sessionRecord.entity, { id: 's' })).plan).toEqual(stored);
   const plan = readPlan(stored);
   const [exercise] = plan.exercises;
   expect(exercise?.sets.map(({ work, lastsMs }) => [pacedReps(work), lastsMs])).toEqual([

@@ -4,8 +4,8 @@ import { join } from 'node:path';
 import { MikroORM } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
 import { expect, it, onTestFinished } from 'vitest';
+import { ENTITIES } from '../../record/records';
 import { openDatabase } from '../database';
-import { ENTITIES } from '../entities';
 import { MIGRATIONS } from '../migrations';
 
 const NOTED = { id: 'e', type: 'beside-noted', what: 'ice', words: 'the word "beside-noted"' };

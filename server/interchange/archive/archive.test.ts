@@ -32,9 +32,9 @@ import {
 import { createApp } from '../../app';
 import { openDatabase } from '../../db/database';
 import { inTransaction } from '../../db/sqlite';
-import { recountSuperseded } from '../../db/superseded';
 import { demoDatabase } from '../../demo.fixture';
 import { type Ready, ready, train } from '../../forbidden.fixture';
+import { recountSuperseded } from '../../record/in-force';
 import { sha256 } from '../../sha256';
 import { takeIn } from './import-archive';
 import { writeArchive } from './write-archive';

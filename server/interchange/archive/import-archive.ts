@@ -11,12 +11,13 @@ import { raiseHolds } from '../../db/holds';
 import { readHead, summarise } from '../../db/session-log';
 import { isForeignKeyClash, isUniqueClash, type Prepare } from '../../db/sqlite';
 import { putTimesRight } from '../../db/times';
+import { ARCHIVED, chosenColumns, fromDatabase, propertiesOf, toDatabase } from '../../record/archived';
+import { columnOf } from '../../record/columns';
 import { sameJson } from '../../same-json';
 import { type AddedRow, keepImport } from '../imports';
 import { checkOcclusion, refuseUnlessAllowed, withoutClaimedRole } from './claims';
 import { NotAnArchive, readArchive } from './read-archive';
 import { isSameFingerprint } from './site-key';
-import { ARCHIVED, chosenColumns, columnOf, fromDatabase, propertiesOf, toDatabase } from './tables';
 
 type Row = Record<string, unknown>;
 
@@ -263,17 +264,9 @@ function insert(prepare: Prepare, kind: ArchiveKind, row: Row, at: number): void
   }
 }
 
-/** Rows that name another row of the same person, by what they name it. */
-const OF_THE_SAME: Partial<Record<ArchiveKind, { property: string; table: string }>> = {
-  'quick-check': { property: 'lopId', table: 'lop' },
-  prescription: { property: 'coursePlanId', table: 'course_plan' },
-  session: { property: 'prescriptionId', table: 'prescription' },
-  'adverse-event': { property: 'sessionId', table: 'session' },
-};
-
 /** A file that was put together by hand does not hang one person's record on another's. */
 function refuseOfAnother(prepare: Prepare, kind: ArchiveKind, row: Row, at: number): void {
-  const named = OF_THE_SAME[kind];
+  const named = ARCHIVED[kind].ofTheSame;
   const id = named && row[named.property];
   if (!named || id === null || id === undefined) return;
   const whose = prepare(`select client_id as "clientId" from ${named.table} where id = ?`).get(id) as

@@ -3,11 +3,11 @@ import type { ArchiveKind } from '#contract/archive-rows';
 import { type Message, msg } from '#core/message';
 import { type AuditNote, writeAudit } from '../../db/audit';
 import { isForeignKeyClash, type Prepare } from '../../db/sqlite';
-import { recountSuperseded } from '../../db/superseded';
 import { uncount } from '../../db/surveillance';
 import { notFound, Problem } from '../../problem';
+import { ARCHIVED } from '../../record/archived';
+import { recountSuperseded } from '../../record/in-force';
 import { NOT_IN_ARCHIVES_SQL } from './about-archives';
-import { ARCHIVED } from './tables';
 
 type Stored = ImportBatch & { clientIds: string; auditId: number };
 

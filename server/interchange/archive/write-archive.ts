@@ -9,8 +9,8 @@ import {
 } from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import { RELEASE } from '#contract/release';
+import { ARCHIVED, chosenColumns, fromDatabase } from '../../record/archived';
 import { NOT_IN_ARCHIVES_SQL } from './about-archives';
-import { ARCHIVED, chosenColumns, fromDatabase } from './tables';
 
 type Row = Record<string, unknown>;
 

@@ -1,0 +1,24 @@
+import { p } from '@mikro-orm/core';
+import type { Clearance } from '#core/screening';
+import { atMs, clientId, defineRecord, id, retracted } from './define';
+
+export const clearanceRecord = defineRecord({
+  name: 'Clearance',
+  table: 'clearance',
+  of: 'client',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    clearance: p.json().$type<Clearance>(),
+    retracted: retracted(),
+  },
+  at: ['atMs'],
+  retract: {
+    kind: 'clearance',
+    content: `json_object('subjects', json_extract(clearance, '$.subjects'), 'givenBy', json_extract(clearance, '$.givenBy'))`,
+  },
+  archive: { kind: 'clearance' },
+  computed: { until_ms: "json_extract(clearance, '$.untilMs')" },
+  indexes: ['clearance (client_id)', 'clearance (client_id, until_ms)'],
+});

@@ -1,0 +1,62 @@
+import type { EntitySchema } from '@mikro-orm/core';
+
+/** What the ORM says of a property: a class of its types, and whether it may be null. */
+type Property = { type: { name: string }; nullable?: boolean; default?: unknown; primary?: boolean };
+type OfEntity = { entity: EntitySchema };
+
+/** How SQLite keeps a value of each type of the ORM. */
+const KEPT_AS = {
+  StringType: 'TEXT',
+  TextType: 'TEXT',
+  JsonType: 'TEXT',
+  BigIntType: 'INTEGER',
+  IntegerType: 'INTEGER',
+  BooleanType: 'INTEGER',
+  DoubleType: 'REAL',
+} as const;
+
+/** A column of a record: how it is kept, and how its value is read. */
+export type Column = {
+  property: string;
+  name: string;
+  type: (typeof KEPT_AS)[keyof typeof KEPT_AS];
+  isNullable: boolean;
+  isKey: boolean;
+  /** As SQL writes it; undefined where a value is always given. */
+  byDefault: string | undefined;
+  /** Kept as JSON text, or as 0 or 1; else as it is. */
+  as: 'json' | 'flag' | 'plain';
+};
+
+/** What a property is called in the database. @example snakeCase('divisionMmHg') //=> 'division_mm_hg' */
+export const snakeCase = (property: string): string =>
+  property.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
+
+/** The same, quoted for SQL: a name may be one of its words. @example columnOf('by') //=> '"by"' */
+export const columnOf = (property: string): string => `"${snakeCase(property)}"`;
+
+const known = new WeakMap<EntitySchema, readonly Column[]>();
+
+/** The columns of a record, as its definition has them. @throws Error for a property of a type that no record has yet */
+export function columnsOf({ entity }: OfEntity): readonly Column[] {
+  const columns = known.get(entity) ?? Object.entries(entity.meta.properties).map(columnFrom);
+  known.set(entity, columns);
+  return columns;
+}
+
+function columnFrom([property, meta]: [string, unknown]): Column {
+  const { type, nullable = false, default: given, primary = false } = meta as Property;
+  const orm = type.name;
+  if (!Object.hasOwn(KEPT_AS, orm))
+    throw new Error(`${property} is a ${orm}, which no record has: see columns.ts.`);
+  return {
+    property,
+    name: snakeCase(property),
+    type: KEPT_AS[orm as keyof typeof KEPT_AS],
+    isNullable: nullable,
+    isKey: primary,
+    byDefault:
+      given === undefined ? undefined : typeof given === 'string' ? `'${given}'` : String(Number(given)),
+    as: orm === 'JsonType' ? 'json' : orm === 'BooleanType' ? 'flag' : 'plain',
+  };
+}

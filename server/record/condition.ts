@@ -1,0 +1,25 @@
+import { p } from '@mikro-orm/core';
+import type { ConditionDetail } from '#core/screening';
+import { atMs, clientId, defineRecord, id } from './define';
+
+export const conditionRecord = defineRecord({
+  name: 'Condition',
+  table: 'condition',
+  of: 'client',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    cause: p.string(),
+    atMs: atMs(),
+    detail: p.json().$type<ConditionDetail>(),
+    endsAtMs: p.bigint('number').nullable(),
+    endedAtMs: p.bigint('number').nullable(),
+    endedBy: p.string().nullable(),
+    endReason: p.text().nullable(),
+  },
+  refers: { endedBy: 'person' },
+  at: ['atMs'],
+  uses: { practitioner: ['endedBy'] },
+  archive: { kind: 'condition' },
+  indexes: ['condition (client_id) where ended_at_ms is null'],
+});

@@ -1,0 +1,24 @@
+import { p } from '@mikro-orm/core';
+import type { ConsentGiven } from '#core/screening';
+import { atMs, clientId, defineRecord, id, superseded } from './define';
+
+export const consentRecord = defineRecord({
+  name: 'Consent',
+  table: 'consent',
+  of: 'client',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    version: p.integer(),
+    decision: p.string().$type<ConsentGiven['decision']>(),
+    read: p.string().$type<ConsentGiven['read']>(),
+    guardian: p.string().nullable(),
+    superseded: superseded(),
+  },
+  at: ['atMs'],
+  newestOf: ['clientId'],
+  retract: { kind: 'consent', content: `json_object('decision', decision, 'read', "read")` },
+  archive: { kind: 'consent' },
+  indexes: ['consent (client_id, at_ms)', 'consent (client_id) where superseded = 0'],
+});

@@ -1,0 +1,19 @@
+import { p } from '@mikro-orm/core';
+import type { CoursePlanState, Occasion } from '#core/course';
+import { clientId, defineRecord, id } from './define';
+
+export const coursePlanRecord = defineRecord({
+  name: 'CoursePlan',
+  table: 'course_plan',
+  of: 'client',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    name: p.string(),
+    occasion: p.json().$type<Occasion>(),
+    state: p.string().$type<CoursePlanState>(),
+    untilMs: p.bigint('number').nullable(),
+  },
+  archive: { kind: 'course-plan', order: 'rowid' },
+  indexes: ["course_plan (client_id) where state <> 'ended'"],
+});

@@ -1,0 +1,28 @@
+import { p } from '@mikro-orm/core';
+import type { Limb } from '#core/quantity';
+import { atMs, clientId, defineRecord, id, number, superseded } from './define';
+
+export const fitRecord = defineRecord({
+  name: 'Girth',
+  table: 'girth',
+  of: 'client',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    limb: p.string().$type<Limb>(),
+    girthCm: number(),
+    kind: p.string().$type<'cuff' | 'strap'>(),
+    kitId: p.string(),
+    label: p.string(),
+    widthCm: number(),
+    superseded: superseded(),
+  },
+  refers: { kitId: 'kit' },
+  at: ['atMs'],
+  newestOf: ['clientId', 'limb'],
+  retract: { kind: 'fit', content: `json_object('limb', limb, 'girthCm', girth_cm, 'label', label)` },
+  uses: { kit: ['kitId'] },
+  archive: { kind: 'fit' },
+  indexes: ['girth (client_id, at_ms)', 'girth (client_id, limb) where superseded = 0'],
+});

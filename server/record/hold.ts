@@ -1,0 +1,41 @@
+import { p } from '@mikro-orm/core';
+import type { Text } from '#core/message';
+import type { Limb } from '#core/quantity';
+import type { HoldEnd } from '#core/record';
+import type { RuleId } from '#core/rules';
+import type { FoundSubject } from '#core/screening';
+import { atMs, clientId, defineRecord, id } from './define';
+
+export const holdRecord = defineRecord({
+  name: 'Hold',
+  table: 'hold',
+  of: 'client',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    cause: p.string(),
+    words: p.json().$type<Text>(),
+    rule: p.string().$type<RuleId>(),
+    atMs: atMs(),
+    limb: p.string().$type<Limb>().nullable(),
+    subject: p.string().$type<FoundSubject>().nullable(),
+    ends: p.json().$type<HoldEnd>(),
+    liftedAtMs: p.bigint('number').nullable(),
+    liftedBy: p.string().nullable(),
+    liftReason: p.json().$type<Text>().nullable(),
+    isEmergency: p.boolean().default(false),
+  },
+  refers: { liftedBy: 'person' },
+  at: ['atMs'],
+  uses: { practitioner: ['liftedBy'] },
+  archive: {
+    kind: 'hold',
+    // That records came from a file is for the site they came to.
+    only: "rule <> 'START-3'",
+  },
+  computed: {
+    ends_at_ms: "json_extract(ends, '$.atMs')",
+    ends_session_id: "json_extract(ends, '$.sessionId')",
+  },
+  indexes: ['hold (client_id, ends_at_ms) where lifted_at_ms is null'],
+});

@@ -1,0 +1,16 @@
+import { p } from '@mikro-orm/core';
+import type { KitItem } from '#contract/practice';
+import { defineRecord, id } from './define';
+
+export const kitRecord = defineRecord({
+  name: 'Kit',
+  table: 'kit',
+  of: 'practice',
+  properties: {
+    id: id(),
+    list: p.string().$type<KitItem['list']>(),
+    item: p.json().$type<KitItem['item']>(),
+    retiredAtMs: p.bigint('number').nullable(),
+  },
+  archive: { kind: 'kit', order: 'rowid', ofClient: { usedAs: 'kit', inPlans: true } },
+});

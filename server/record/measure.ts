@@ -1,0 +1,14 @@
+import { p } from '@mikro-orm/core';
+import type { Measure } from '#core/outcomes';
+import { defineRecord, id } from './define';
+
+export const measureRecord = defineRecord({
+  name: 'Measure',
+  table: 'measure',
+  of: 'practice',
+  properties: {
+    id: id(),
+    measure: p.json().$type<Measure>(),
+  },
+  archive: { kind: 'measure', order: 'rowid', ofClient: { usedAs: 'measure' } },
+});

@@ -1,0 +1,33 @@
+import { p } from '@mikro-orm/core';
+import type { PracticeSettings } from '#contract/practice';
+import type { SchoolId } from '#core/protocol';
+import { RULES } from '#core/rules';
+import type { Stricter } from '#core/screening';
+import { defineRecord, id } from './define';
+
+const STOP_ABOVE = RULES['RUN-8'].figures.stopAbove;
+
+export const practiceRecord = defineRecord({
+  name: 'Practice',
+  table: 'practice',
+  of: 'practice',
+  properties: {
+    id: id(),
+    name: p.string(),
+    schoolId: p.string().$type<SchoolId>(),
+    massUnit: p.string().$type<PracticeSettings['massUnit']>(),
+    lengthUnit: p.string().$type<PracticeSettings['lengthUnit']>(),
+    phone: p.string(),
+    emergencyPhone: p.string().default('112'),
+    letterhead: p.string(),
+    effortIn: p.string().$type<PracticeSettings['effortIn']>().default('of-ten'),
+    stopAboveSystolicMmHg: p.integer().default(STOP_ABOVE.systolicMmHg),
+    stopAboveDiastolicMmHg: p.integer().default(STOP_ABOVE.diastolicMmHg),
+    arbitraryUpToMmHg: p.integer().nullable(),
+    dateOrder: p.string().$type<PracticeSettings['dateOrder']>().default('day-month-year'),
+    stricter: p.json().$type<Stricter>(),
+    /** How far a demonstration's clock was moved on. */
+    clockAheadMs: p.bigint('number').default(0),
+  },
+  archive: { kind: 'practice', order: 'id', follows: () => ({ id: 'practice' }) },
+});

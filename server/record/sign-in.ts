@@ -1,0 +1,25 @@
+import { p } from '@mikro-orm/core';
+import { atMs, defineRecord, id } from './define';
+
+/** A practitioner signed in on a device; of its token only the hash is kept. */
+export const signInRecord = defineRecord({
+  name: 'SignIn',
+  table: 'sign_in',
+  of: 'site',
+  properties: {
+    id: id(),
+    tokenSha256: p.string().fieldName('token_sha256'),
+    practitionerId: p.string(),
+    deviceSha256: p.string().fieldName('device_sha256'),
+    madeAtMs: atMs(),
+    usedAtMs: atMs(),
+    isLocked: p.boolean().default(false),
+    pinFailures: p.integer().default(0),
+    endedAtMs: p.bigint('number').nullable(),
+  },
+  refers: { practitionerId: 'account' },
+  indexes: [
+    'sign_in (device_sha256) where ended_at_ms is null',
+    'sign_in (practitioner_id) where ended_at_ms is null',
+  ],
+});

@@ -1,0 +1,35 @@
+import { p } from '@mikro-orm/core';
+import type { Strap } from '#core/kit';
+import type { Limb } from '#core/quantity';
+import { atMs, clientId, defineRecord, id, number, superseded } from './define';
+
+export const tightnessRecord = defineRecord({
+  name: 'Tightness',
+  table: 'tightness',
+  of: 'client',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    limb: p.string().$type<Limb>(),
+    strapId: p.string(),
+    strapLabel: p.string(),
+    mark: number(),
+    /** What the mark counts. */
+    counts: p.string().$type<Strap['counts']>(),
+    /** How far a wrap was stretched, in words. */
+    tension: p.string().nullable(),
+    felt: p.integer(),
+    superseded: superseded(),
+  },
+  refers: { strapId: 'kit' },
+  at: ['atMs'],
+  newestOf: ['clientId', 'limb', 'strapId'],
+  retract: {
+    kind: 'tightness',
+    content: `json_object('limb', limb, 'label', strap_label, 'mark', mark, 'counts', counts, 'tension', tension, 'felt', felt)`,
+  },
+  uses: { kit: ['strapId'] },
+  archive: { kind: 'tightness' },
+  indexes: ['tightness (client_id, at_ms)', 'tightness (client_id, limb, strap_id) where superseded = 0'],
+});
