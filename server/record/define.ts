@@ -51,6 +51,8 @@ export type Definition = {
   archive?: Archived;
   /** Columns that the database computes, with their SQL. */
   computed?: Readonly<Record<string, string>>;
+  /** Properties that always have a value, in columns that allow null: they were added to tables that had rows. */
+  nullableInFile?: readonly string[];
   /** As SQLite has them, after `on`. */
   indexes?: readonly string[];
 };

@@ -29,6 +29,7 @@ export const prescriptionRecord = defineRecord({
     changes: p.json().$type<Text[]>(),
     superseded: superseded(),
   },
+  nullableInFile: ['coursePlanId'],
   refers: { signedBy: 'person', retargets: 'prescription', coursePlanId: 'course_plan' },
   at: ['atMs'],
   newestOf: ['coursePlanId'],
