@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ROLES, type Role } from '#core/access';
 import { msg } from '#core/message';
+import { schoolIdSchema } from '#core/protocol';
 import { isoDaySchema } from '#core/quantity';
 import type { Practitioner } from './practice';
 
@@ -51,7 +52,7 @@ export const firstStartSchema = z.object({
   practiceName: z.string().trim().min(1, msg('Give the practice a name.')).max(80),
   massUnit: z.enum(['kg', 'lb']),
   lengthUnit: z.enum(['cm', 'in']),
-  schoolId: z.string().max(60),
+  schoolId: schoolIdSchema,
   practitioner: accountForSchema,
   name: accountNameSchema,
   passphrase: chosen,

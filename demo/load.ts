@@ -17,6 +17,7 @@ import { inTransaction, waitForDisk } from '#server/db/sqlite';
 import { kitRecord } from '#server/record/kit';
 import { practiceRecord } from '#server/record/practice';
 import { practitionerRecord } from '#server/record/practitioner';
+import { keepRow } from '#server/record/write';
 import { AGREED } from './agreed';
 import { COURSES } from './courses';
 import { learned } from './learning';
@@ -56,15 +57,15 @@ export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World 
   const em = orm.em.fork();
   if ((await em.count(practiceRecord.entity)) > 0) return null;
   await waitForDisk(em, false);
-  em.create(practiceRecord.entity, PRACTICE);
-  for (const [listOrder, { id, name, role }] of PRACTITIONERS.entries()) {
-    em.create(practitionerRecord.entity, { id, name, role, listOrder });
-  }
   const kit = { cuffs: CUFFS, pumps: PUMPS, weightKits: WEIGHT_KITS, straps: STRAPS };
-  for (const list of ['cuffs', 'pumps', 'weightKits', 'straps'] as const) {
-    for (const item of kit[list]) em.create(kitRecord.entity, { id: item.id, list, item, retiredAtMs: null });
-  }
-  await em.flush();
+  await inTransaction(em, (prepare) => {
+    keepRow(prepare, practiceRecord, PRACTICE);
+    for (const [listOrder, { id, name, role }] of PRACTITIONERS.entries())
+      keepRow(prepare, practitionerRecord, { id, name, role, listOrder });
+    for (const list of ['cuffs', 'pumps', 'weightKits', 'straps'] as const)
+      for (const item of kit[list])
+        keepRow(prepare, kitRecord, { id: item.id, list, item, retiredAtMs: null });
+  });
   await openAccounts(orm, nowMs);
 
   const clock = { nowMs };

@@ -51,14 +51,14 @@ const COMMANDS: Record<string, (orm: MikroORM) => Promise<string>> = {
     const passphraseHash = await hashSecret(passphrase);
     await change(orm, 'passphrase-changed', {
       passphraseHash,
-      mustChange: 1,
+      mustChange: true,
       codeSecret: null,
       pinHash: null,
     });
     return `${name} signs in once with: ${passphrase}`;
   },
   owner: async (orm) => {
-    await change(orm, 'account-changed', { isOwner: 1 });
+    await change(orm, 'account-changed', { isOwner: true });
     return `${name} owns the practice.`;
   },
 };

@@ -1,7 +1,9 @@
 import type { MikroORM } from '@mikro-orm/libsql';
 import { MS_PER_HOUR, MS_PER_SECOND } from '#core/quantity';
 import { inTransaction, type Prepare, withStatements } from './db/sqlite';
-import { putTimesRight } from './db/times';
+import { practiceRecord } from './record/practice';
+import { putTimesRight } from './record/times';
+import { changeRows } from './record/write';
 
 /** A clock that is put right by less just waits: machines are put right by parts of a second all the time. */
 const WAITS_MS = 2 * MS_PER_SECOND;
@@ -77,7 +79,7 @@ export async function practiceClock(
       const fromMs = reading();
       const nextMs = movedOnMs + sameTimeLater(fromMs, days) - fromMs;
       await write((prepare) => {
-        prepare('update practice set clock_ahead_ms = ?').run(nextMs);
+        changeRows(prepare, practiceRecord, { id: 'practice' }, { clockAheadMs: nextMs });
       });
       movedOnMs = nextMs;
     },

@@ -6,6 +6,7 @@ export {
   LIMB_NAMES,
   LIMBS,
   type Limb,
+  type LimbKind,
   limbKind,
   limbKindSchema,
   limbSchema,

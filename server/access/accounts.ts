@@ -1,8 +1,12 @@
 import { randomBytes, randomUUID } from 'node:crypto';
+import type { InferEntity } from '@mikro-orm/core';
 import type { NewAccountFor } from '#contract/sign-in';
 import { msg } from '#core/message';
 import type { Prepare } from '../db/sqlite';
 import { notFound } from '../problem';
+import { accountRecord } from '../record/account';
+import { practitionerRecord } from '../record/practitioner';
+import { changeRows, keepRow } from '../record/write';
 
 /** An account as it is kept. */
 export type AccountRow = {
@@ -48,46 +52,35 @@ export function openAccount(
   prepare: Prepare,
   { practitionerId, name, isOwner, passphraseHash, mustChange, madeAtMs }: NewAccount,
 ): void {
-  prepare(
-    `insert into account (practitioner_id, name, is_owner, passphrase_hash, must_change, device_key, made_at_ms)
-     values (?, ?, ?, ?, ?, ?, ?)
-     on conflict (practitioner_id) do update set name = excluded.name, is_owner = excluded.is_owner,
-       passphrase_hash = excluded.passphrase_hash, must_change = excluded.must_change, pin_hash = null,
-       code_secret = null, ended_at_ms = null`,
-  ).run(
-    practitionerId,
-    name,
-    Number(isOwner),
-    passphraseHash,
-    Number(mustChange),
-    randomBytes(32).toString('base64'),
-    madeAtMs,
+  keepRow(
+    prepare,
+    accountRecord,
+    {
+      practitionerId,
+      name,
+      isOwner,
+      passphraseHash,
+      mustChange,
+      deviceKey: randomBytes(32).toString('base64'),
+      madeAtMs,
+      pinHash: null,
+      codeSecret: null,
+      endedAtMs: null,
+      certifiedUntilDay: null,
+    },
+    {
+      sameAs: ['practitionerId'],
+      update: ['name', 'isOwner', 'passphraseHash', 'mustChange', 'pinHash', 'codeSecret', 'endedAtMs'],
+    },
   );
 }
-
-/** Columns of an account that change. */
-const COLUMNS = {
-  name: 'name',
-  isOwner: 'is_owner',
-  passphraseHash: 'passphrase_hash',
-  mustChange: 'must_change',
-  pinHash: 'pin_hash',
-  codeSecret: 'code_secret',
-  codeCounter: 'code_counter',
-  endedAtMs: 'ended_at_ms',
-  certifiedUntilDay: 'certified_until_day',
-} as const;
 
 export function changeAccount(
   prepare: Prepare,
   practitionerId: string,
-  change: Partial<Record<keyof typeof COLUMNS, string | number | null>>,
+  change: Partial<InferEntity<typeof accountRecord.entity>>,
 ): void {
-  for (const [key, value] of Object.entries(change))
-    prepare(`update account set ${COLUMNS[key as keyof typeof COLUMNS]} = ? where practitioner_id = ?`).run(
-      value,
-      practitionerId,
-    );
+  changeRows(prepare, accountRecord, { practitionerId }, change);
 }
 
 /**
@@ -101,9 +94,11 @@ export function practitionerOf(prepare: Prepare, who: NewAccountFor): string {
     return who.id;
   }
   const id = randomUUID();
-  prepare(
-    `insert into person (id, name, role, list_order)
-     values (?, ?, ?, (select coalesce(max(list_order) + 1, 0) from person))`,
-  ).run(id, who.name, who.role);
+  const { listOrder } = prepare(
+    'select coalesce(max(list_order) + 1, 0) as "listOrder" from person',
+  ).get() as {
+    listOrder: number;
+  };
+  keepRow(prepare, practitionerRecord, { id, name: who.name, role: who.role, listOrder });
   return id;
 }

@@ -2,6 +2,8 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Practitioner } from '#contract/practice';
 import { type Prepare, withStatements } from '../db/sqlite';
+import { signInRecord } from '../record/sign-in';
+import { changeRows, keepRow } from '../record/write';
 import { sha256 } from '../sha256';
 import { troubleOf } from '../trouble';
 
@@ -74,7 +76,7 @@ export class SignIns {
     if (nowMs - found.usedAtMs >= NOTED_EVERY_MS) {
       found.usedAtMs = nowMs;
       await withStatements(em, (prepare) =>
-        prepare('update sign_in set used_at_ms = ? where id = ?').run(nowMs, found.id),
+        changeRows(prepare, signInRecord, { id: found.id }, { usedAtMs: nowMs }),
       ).catch(unlessTrouble);
     }
     this.known.set(hash, found);
@@ -104,9 +106,15 @@ export class SignIns {
     );
     for (const other of others) this.lock(prepare, other);
     const token = randomBytes(32).toString('base64url');
-    prepare(
-      `insert into sign_in (id, token_sha256, practitioner_id, device_sha256, made_at_ms, used_at_ms) values (?, ?, ?, ?, ?, ?)`,
-    ).run(randomUUID(), sha256(token), practitionerId, deviceSha256, nowMs, nowMs);
+    keepRow(prepare, signInRecord, {
+      id: randomUUID(),
+      tokenSha256: sha256(token),
+      practitionerId,
+      deviceSha256,
+      madeAtMs: nowMs,
+      usedAtMs: nowMs,
+      endedAtMs: null,
+    });
     return token;
   }
 
@@ -125,9 +133,12 @@ export class SignIns {
     }
     const token = randomBytes(32).toString('base64url');
     this.forget(signedIn.tokenSha256);
-    prepare(
-      'update sign_in set token_sha256 = ?, is_locked = 0, pin_failures = 0, used_at_ms = ? where id = ?',
-    ).run(sha256(token), this.now(), signedIn.id);
+    changeRows(
+      prepare,
+      signInRecord,
+      { id: signedIn.id },
+      { tokenSha256: sha256(token), isLocked: false, pinFailures: 0, usedAtMs: this.now() },
+    );
     return token;
   }
 
@@ -135,7 +146,7 @@ export class SignIns {
   isIn = (signedIn: SignedIn): boolean => !hasEnded(signedIn, this.now());
 
   lock(prepare: Prepare, signedIn: SignedIn): void {
-    prepare('update sign_in set is_locked = 1 where id = ?').run(signedIn.id);
+    changeRows(prepare, signInRecord, { id: signedIn.id }, { isLocked: true });
     this.forget(signedIn.tokenSha256);
   }
 
@@ -149,12 +160,13 @@ export class SignIns {
 
   /** Ends sign-ins: their tokens are worth nothing from now on, and streams opened with them close. */
   end(prepare: Prepare, ids: readonly string[]): void {
-    const end = prepare(
-      'update sign_in set ended_at_ms = ? where id = ? returning token_sha256 as "tokenSha256"',
-    );
     for (const id of ids) {
-      const ended = end.get(this.now(), id) as { tokenSha256: string } | undefined;
-      if (ended) this.forget(ended.tokenSha256);
+      const known = prepare('select token_sha256 as "tokenSha256" from sign_in where id = ?').get(id) as
+        | { tokenSha256: string }
+        | undefined;
+      if (!known) continue;
+      changeRows(prepare, signInRecord, { id }, { endedAtMs: this.now() });
+      this.forget(known.tokenSha256);
     }
   }
 

@@ -7,13 +7,13 @@ import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
 import { inTransaction, type Prepare, withStatements } from '../db/sqlite';
 import { Problem } from '../problem';
+import { countTry } from '../record/sign-in';
 import { sha256 } from '../sha256';
 import { type AccountRow, accountNamed, accountOf, changeAccount } from './accounts';
 import { addressOf } from './address';
 import { keep, readKept } from './cookies';
 import { codeCounter } from './one-time-code';
 import { isSecret } from './passphrase';
-import type { SignedIn } from './sign-ins';
 import { type Counted, countFailure, forgetFailures, waitMs } from './waits';
 
 /** Wrong PINs before a device asks for the passphrase. */
@@ -127,14 +127,6 @@ export async function signInByPin(c: Context<Env>, practitionerId: string, pin: 
   });
   keep(c, 'nervato', token, 'session');
 }
-
-/** Counts a try before its PIN is looked at: of many that are sent at once no more are looked at than there are tries. */
-const countTry = (prepare: Prepare, { id }: Pick<SignedIn, 'id'>): number =>
-  (
-    prepare(
-      'update sign_in set pin_failures = pin_failures + 1 where id = ? returning pin_failures as tries',
-    ).get(id) as { tries: number }
-  ).tries;
 
 const byThem = (c: Context<Env>, { practitionerId }: AccountRow) => ({ practitionerId, atMs: c.var.nowMs });
 

@@ -1,4 +1,6 @@
 import type { Prepare } from '../db/sqlite';
+import { forgetWaitsBefore, signInWaitRecord } from '../record/sign-in-wait';
+import { deleteRows, keepRow } from '../record/write';
 import { sha256 } from '../sha256';
 
 /** How long who failed waits: none for the first failures, then twice as long each time. */
@@ -28,21 +30,22 @@ export const waitMs = (prepare: Prepare, counted: readonly Counted[], nowMs: num
 
 /** Counts a failure: the waits grow. */
 export function countFailure(prepare: Prepare, counted: readonly Counted[], nowMs: number): void {
-  prepare('delete from sign_in_wait where last_at_ms < ?').run(nowMs - FORGOTTEN_MS);
+  forgetWaitsBefore(prepare, nowMs - FORGOTTEN_MS);
   for (const one of counted) {
     const { free, longestMs } = PATIENCE[one.of];
     const failures = (waitOf(prepare, one)?.failures ?? 0) + 1;
     const untilMs =
       failures < free ? 0 : nowMs + Math.min(longestMs, 1_000 * 2 ** Math.min(failures - free, 20));
-    prepare(
-      `insert into sign_in_wait (key, failures, until_ms, last_at_ms) values (?, ?, ?, ?)
-       on conflict (key) do update set failures = excluded.failures, until_ms = excluded.until_ms,
-         last_at_ms = excluded.last_at_ms`,
-    ).run(keyOf(one), failures, untilMs, nowMs);
+    keepRow(
+      prepare,
+      signInWaitRecord,
+      { key: keyOf(one), failures, untilMs, lastAtMs: nowMs },
+      { sameAs: ['key'], update: ['failures', 'untilMs', 'lastAtMs'] },
+    );
   }
 }
 
 /** Forgets the failures of a name once it came in; an address goes on being counted. */
 export const forgetFailures = (prepare: Prepare, counted: Counted): void => {
-  prepare('delete from sign_in_wait where key = ?').run(keyOf(counted));
+  deleteRows(prepare, signInWaitRecord, { key: keyOf(counted) });
 };

@@ -1,6 +1,8 @@
 import { randomBytes } from 'node:crypto';
 import type { AuditAction } from '#contract/audit';
 import { type Message, msg } from '#core/message';
+import { auditRecord, insertAudit } from '../record/audit';
+import { changeRows } from '../record/write';
 import { sha256 } from '../sha256';
 import type { Prepare } from './sqlite';
 
@@ -34,10 +36,7 @@ export function appendAudit(prepare: Prepare, row: AuditRow): void {
     | { hash: string }
     | undefined;
   const { salt, detailSha256, hash } = chained(last?.hash ?? '', row);
-  prepare(
-    `insert into audit (at_ms, practitioner_id, action, subject, detail, salt, detail_sha256, hash)
-     values (?, ?, ?, ?, ?, ?, ?, ?)`,
-  ).run(row.atMs, row.practitionerId, row.action, row.subject, row.detail, salt, detailSha256, hash);
+  insertAudit(prepare, { ...row, salt, detailSha256, hash });
 }
 
 /**
@@ -70,11 +69,10 @@ function* rowsAfter(prepare: Prepare, start: number): Generator<ChainedRow> {
 
 /** Chains what an older release has kept; the rows are in the order they were written. */
 export function chainOld(prepare: Prepare): void {
-  const put = prepare('update audit set salt = ?, detail_sha256 = ?, hash = ? where id = ?');
   let before = '';
   for (const row of rowsAfter(prepare, 0)) {
     const { salt, detailSha256, hash } = chained(before, row);
-    put.run(salt, detailSha256, hash, row.id);
+    changeRows(prepare, auditRecord, { id: row.id }, { salt, detailSha256, hash });
     before = hash;
   }
 }

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Condition, ConditionDetail, NewCondition } from '#core/screening';
+import { conditionRecord } from '../record/condition';
+import { changeRows, keepRow } from '../record/write';
 import type { Prepare } from './sqlite';
 
 /** Begins conditions; one that its cause has begun already stays as it is (rule SCR-1). */
@@ -9,10 +11,12 @@ export function beginConditions(
   conditions: readonly NewCondition[],
 ): void {
   for (const { cause, atMs, detail, endsAtMs } of conditions) {
-    prepare(
-      `insert into condition (id, client_id, cause, at_ms, detail, ends_at_ms) values (?, ?, ?, ?, ?, ?)
-       on conflict (client_id, cause) do nothing`,
-    ).run(randomUUID(), clientId, cause, atMs, JSON.stringify(detail), endsAtMs);
+    keepRow(
+      prepare,
+      conditionRecord,
+      { id: randomUUID(), clientId, cause, atMs, detail, endsAtMs },
+      { sameAs: ['clientId', 'cause'], update: 'nothing' },
+    );
   }
 }
 
@@ -23,12 +27,12 @@ export function endConditions(
   ids: readonly string[],
   by: { practitionerId: string | null; atMs: number; reason: string },
 ): void {
-  for (const id of ids) {
-    prepare(
-      `update condition set ended_at_ms = ?, ended_by = ?, end_reason = ?
-       where id = ? and client_id = ? and ended_at_ms is null`,
-    ).run(by.atMs, by.practitionerId, by.reason, id, clientId);
-  }
+  changeRows(
+    prepare,
+    conditionRecord,
+    { id: [...ids], clientId, endedAtMs: null },
+    { endedAtMs: by.atMs, endedBy: by.practitionerId, endReason: by.reason },
+  );
 }
 
 /** Ends what a screening began, where that screening is retracted. */

@@ -2,6 +2,8 @@ import { msg } from '#core/message';
 import { type ClientFacts, holdsInForce, holdsOfDayCheck, needsBloodPressure } from '#core/record';
 import type { DayCheck } from '#core/screening';
 import { refusedField } from '../problem';
+import { dayCheckRecord } from '../record/day-check';
+import { keepRow } from '../record/write';
 import { raiseHolds } from './holds';
 import type { Prepare } from './sqlite';
 
@@ -26,12 +28,6 @@ export function keepDayCheck(
       msg('Measure it, and enter it here.'),
     );
   }
-  prepare('insert into day_check (id, client_id, at_ms, answers, "by") values (?, ?, ?, ?, ?)').run(
-    id,
-    clientId,
-    atMs,
-    JSON.stringify(answers),
-    by ?? null,
-  );
+  keepRow(prepare, dayCheckRecord, { id, clientId, atMs, answers, by: by ?? null });
   raiseHolds(prepare, clientId, holdsOfDayCheck(id, answers, holdsInForce(facts, nowMs), nowMs));
 }

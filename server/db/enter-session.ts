@@ -10,9 +10,10 @@ import {
   type SetPlace,
 } from '#core/session';
 import { refusedField } from '../problem';
-import { NOTHING_DONE } from '../record/session';
+import { NOTHING_DONE, sessionRecord } from '../record/session';
+import { keepRow } from '../record/write';
 import { type AuditNote, writeAudit } from './audit';
-import { AS_SIGNED, readHead } from './session-log';
+import { readHead } from './session-log';
 import type { Prepare } from './sqlite';
 import { takeEvents } from './take-events';
 
@@ -110,16 +111,17 @@ export function keepDone(
   ).get(version.clientId, endMs, by.nowMs, startMs);
   if (overlaps)
     throw cannotBe(msg('Another session of this person was running then.'), msg('Choose another time.'));
-  prepare(
-    `insert into session (id, client_id, prescription_id, opened_at_ms, plan, summary) values (?, ?, ?, ?, ?, ?)`,
-  ).run(
+  keepRow(prepare, sessionRecord, {
     id,
-    version.clientId,
-    version.id,
-    startMs,
-    plan === null ? AS_SIGNED : JSON.stringify(plan),
-    JSON.stringify(NOTHING_DONE),
-  );
+    clientId: version.clientId,
+    prescriptionId: version.id,
+    openedAtMs: startMs,
+    // Null where it froze the plan as it was signed (`AS_SIGNED`).
+    plan,
+    summary: NOTHING_DONE,
+    finishedAtMs: null,
+    logLine: null,
+  });
   takeEvents(prepare, id, events, by);
 }
 

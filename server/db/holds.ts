@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import type { EntityManager } from '@mikro-orm/libsql';
 import type { Text } from '#core/message';
 import type { Limb } from '#core/quantity';
 import { type Hold, holdsOfBloodPressure, holdsOfDayAfter, holdsOfSign, type NewHold } from '#core/record';
@@ -7,39 +6,31 @@ import { RULES } from '#core/rules';
 import type { BloodPressure } from '#core/screening';
 import type { SessionEvent } from '#core/session';
 import { holdRecord } from '../record/hold';
+import { changeRows, keepRow } from '../record/write';
 import type { Prepare } from './sqlite';
 
 /** Raises holds; one that its cause has raised already stays as it is (rule SCR-5). */
 export function raiseHolds(prepare: Prepare, clientId: string, holds: readonly NewHold[]): void {
   for (const { cause, words, rule, atMs, limb, subject, ends, isEmergency = false } of holds) {
-    prepare(
-      `insert into hold (id, client_id, cause, words, rule, at_ms, limb, subject, ends, is_emergency)
-       values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
-       on conflict (client_id, cause) do nothing`,
-    ).run(
-      randomUUID(),
-      clientId,
-      cause,
-      JSON.stringify(words),
-      rule,
-      atMs,
-      limb,
-      subject,
-      JSON.stringify(ends),
-      Number(isEmergency),
+    keepRow(
+      prepare,
+      holdRecord,
+      { id: randomUUID(), clientId, cause, words, rule, atMs, limb, subject, ends, isEmergency },
+      { sameAs: ['clientId', 'cause'], update: 'nothing' },
     );
   }
 }
 
 /** Lifts what is not lifted yet of some holds. */
 export const liftHolds = (
-  em: EntityManager,
+  prepare: Prepare,
   ids: readonly string[],
   by: { practitionerId: string; atMs: number; reason: Text },
-): Promise<number> =>
-  em.nativeUpdate(
-    holdRecord.entity,
-    { id: { $in: [...ids] }, liftedAtMs: null },
+): number =>
+  changeRows(
+    prepare,
+    holdRecord,
+    { id: [...ids], liftedAtMs: null },
     { liftedAtMs: by.atMs, liftedBy: by.practitionerId, liftReason: by.reason },
   );
 

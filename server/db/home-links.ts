@@ -1,6 +1,8 @@
 import type { HomeLink } from '#contract/home';
 import { msg } from '#core/message';
 import { notFound } from '../problem';
+import { homeLinkRecord } from '../record/home-link';
+import { changeRows, keepRow } from '../record/write';
 import { sha256 } from '../sha256';
 import type { Prepare } from './sqlite';
 
@@ -15,10 +17,7 @@ export function keepLink(
   link: Omit<KeptLink, 'endedAtMs' | 'sessions'>,
   secret: string,
 ): void {
-  prepare(
-    `insert into home_link (id, client_id, course_plan_id, secret_sha256, made_by, made_at_ms, until_ms)
-     values (?, ?, ?, ?, ?, ?, ?)`,
-  ).run(link.id, link.clientId, link.coursePlanId, sha256(secret), link.madeBy, link.madeAtMs, link.untilMs);
+  keepRow(prepare, homeLinkRecord, { ...link, secretSha256: sha256(secret) });
 }
 
 /** Links of a person that are good still, the newest first. */
@@ -30,10 +29,8 @@ export const readLinks = (prepare: Prepare, clientId: string, nowMs: number): Ho
   ).map(({ clientId: _client, madeBy: _maker, ...link }) => link);
 
 export function endLink(prepare: Prepare, clientId: string, id: string, nowMs: number): void {
-  const { changes } = prepare(
-    'update home_link set ended_at_ms = ? where id = ? and client_id = ? and ended_at_ms is null',
-  ).run(nowMs, id, clientId);
-  if (changes === 0) throw notFound(msg('This link'));
+  const ended = changeRows(prepare, homeLinkRecord, { id, clientId, endedAtMs: null }, { endedAtMs: nowMs });
+  if (ended === 0) throw notFound(msg('This link'));
 }
 
 /** The link of a secret, ended and outdated ones too. @throws Problem 404 for an unknown secret */
@@ -43,8 +40,8 @@ export function findLink(prepare: Prepare, secret: string): KeptLink {
   return link;
 }
 
-export const countSession = (prepare: Prepare, { id }: KeptLink): void => {
-  prepare('update home_link set sessions = sessions + 1 where id = ?').run(id);
+export const countSession = (prepare: Prepare, { id, sessions }: KeptLink): void => {
+  changeRows(prepare, homeLinkRecord, { id }, { sessions: sessions + 1 });
 };
 
 /** Until when a link is good, in ms. */

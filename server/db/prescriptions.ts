@@ -8,6 +8,7 @@ import type { PrescriptionFact } from '#core/record';
 import type { Env } from '../context';
 import { coursePlanRecord } from '../record/course-plan';
 import { prescriptionRecord } from '../record/prescription';
+import { keepRow } from '../record/write';
 import type { NoteOnRecord } from './audit';
 import { withAudit } from './with-audit';
 
@@ -35,10 +36,10 @@ export async function keepVersion(
   const id = randomUUID();
   const coursePlanId = 'id' in coursePlan ? coursePlan.id : randomUUID();
   const detail = { id, coursePlanId, ...note.detail };
-  await withAudit(c, { action: note.action, subject: version.clientId, detail }, async (em) => {
+  await withAudit(c, { action: note.action, subject: version.clientId, detail }, (prepare) => {
     if (!('id' in coursePlan)) {
       const { name, occasion, untilMs } = coursePlan;
-      em.create(coursePlanRecord.entity, {
+      keepRow(prepare, coursePlanRecord, {
         id: coursePlanId,
         clientId: version.clientId,
         name,
@@ -46,10 +47,8 @@ export async function keepVersion(
         untilMs,
         state: 'in-force',
       });
-      // The version points at it.
-      await em.flush();
     }
-    em.create(prescriptionRecord.entity, {
+    keepRow(prepare, prescriptionRecord, {
       ...version,
       id,
       coursePlanId,

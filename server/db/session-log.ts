@@ -4,6 +4,8 @@ import type { PastSession, SessionFact } from '#core/record';
 import { summaryOf } from '#core/review';
 import type { DayCheckAnswers } from '#core/screening';
 import { EVENTS, fold, type Log, mergeLogs, type SessionEvent } from '#core/session';
+import { sessionRecord } from '../record/session';
+import { changeRows } from '../record/write';
 import { joined, type Prepare } from './sqlite';
 import { recount } from './surveillance';
 
@@ -110,11 +112,7 @@ export function summarise(prepare: Prepare, session: SessionHead): void {
   const summary = summaryOf(plan, state, painBefore);
   const line = state.finishedAtMs === null ? null : sessionLine(plan, state);
   if (line) recount(prepare, session, line);
-  prepare('update session set summary = ?, log_line = ? where id = ?').run(
-    JSON.stringify(summary),
-    line && JSON.stringify(line),
-    session.id,
-  );
+  changeRows(prepare, sessionRecord, { id: session.id }, { summary, logLine: line });
 }
 
 /** Summaries and lines of sessions that were kept before there were any. */

@@ -1,4 +1,5 @@
 import { type SeenId, type SessionLine, type Tally, talliesOf } from '#core/outcomes';
+import { addToCount } from '../record/inflation-count';
 import type { Prepare } from './sqlite';
 
 /** What an inflation is counted as, beside what was seen with it. */
@@ -30,14 +31,9 @@ export function uncount(prepare: Prepare, sessionId: string): void {
 const monthOf = (atMs: number): string => new Date(atMs).toISOString().slice(0, 7);
 
 function count(prepare: Prepare, month: string, line: SessionLine, by: 1 | -1): void {
-  const add = prepare(
-    `insert into inflation_count (month, limb, percent_band, minutes_band, school_id, cuff, what, count)
-     values (?, ?, ?, ?, ?, ?, ?, ?)
-     on conflict (month, limb, percent_band, minutes_band, school_id, cuff, what) do update set count = count + excluded.count`,
-  );
   for (const { limb, percentBand, minutesBand, schoolId, cuff, seen } of talliesOf(line)) {
     for (const what of [INFLATION, ...Object.keys(seen)])
-      add.run(month, limb, percentBand, minutesBand, schoolId, cuff, what, by);
+      addToCount(prepare, { month, limb, percentBand, minutesBand, schoolId, cuff, what, count: by });
   }
 }
 

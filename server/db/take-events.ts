@@ -4,6 +4,9 @@ import { mergeLogs, type SessionEvent } from '#core/session';
 import { checkEvents } from '../live/check-events';
 import { timeByReceipt } from '../live/time-by-receipt';
 import { notFound, Problem } from '../problem';
+import { sessionRecord } from '../record/session';
+import { appendEvent } from '../record/session-event';
+import { changeRows } from '../record/write';
 import { type AuditNote, writeAudit } from './audit';
 import { holdsOfEvents, limitOfPractice, raiseHolds } from './holds';
 import { changesSummary, readFrozenPlan, readHead, type SessionHead, summarise } from './session-log';
@@ -34,7 +37,7 @@ export function takeEvents(
   insert(prepare, fresh, nowMs, practitionerId);
   const finished = fresh.find(({ type }) => type === 'session-finished');
   if (finished && session.finishedAtMs === null) {
-    prepare('update session set finished_at_ms = ? where id = ?').run(finished.atMs, sessionId);
+    changeRows(prepare, sessionRecord, { id: sessionId }, { finishedAtMs: finished.atMs });
   }
   raiseHolds(
     prepare,
@@ -71,17 +74,9 @@ const SEQUENCE_CLASH = new Problem(
 );
 
 function insert(prepare: Prepare, events: readonly SessionEvent[], nowMs: number, practitionerId: string) {
-  const statement = prepare(
-    `insert into session_event
-       (id, session_id, device_id, seq, at_ms, type, event, received_at_ms, practitioner_id)
-     values (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-  );
   try {
-    for (const event of mergeLogs(events)) {
-      const { id, sessionId, deviceId, seq, atMs, type } = event;
-      const text = JSON.stringify(event);
-      statement.run(id, sessionId, deviceId, seq, atMs, type, text, nowMs, practitionerId);
-    }
+    for (const event of mergeLogs(events))
+      appendEvent(prepare, event, { receivedAtMs: nowMs, practitionerId });
   } catch (error) {
     if (isUniqueClash(error)) throw SEQUENCE_CLASH;
     throw error;

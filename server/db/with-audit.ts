@@ -1,24 +1,15 @@
-import type { EntityManager } from '@mikro-orm/libsql';
 import type { Context } from 'hono';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from './audit';
-import { withStatements } from './sqlite';
+import { inTransaction, type Prepare } from './sqlite';
 
 /**
- * The one unit of work for writes through entities: what `work` changes and its audit entry are committed together or not at
- * all.
- * @param work gets the transaction's entity manager and returns the answer
+ * The one unit of work for writes of a request: what `work` changes and its audit entry are committed together or not at all.
+ * @param work writes by the definitions of records (`server/record/write.ts`), and returns the answer
  */
-export async function withAudit<T>(
-  c: Context<Env>,
-  note: AuditNote,
-  work: (em: EntityManager) => Promise<T> | T,
-): Promise<T> {
-  return c.var.em.transactional(async (em) => {
-    const answer = await work(em);
-    await em.flush();
-    const by = { practitionerId: c.var.practitioner.id, atMs: c.var.nowMs };
-    await withStatements(em, (prepare) => writeAudit(prepare, note, by));
+export const withAudit = <T>(c: Context<Env>, note: AuditNote, work: (prepare: Prepare) => T): Promise<T> =>
+  inTransaction(c.var.em, (prepare) => {
+    const answer = work(prepare);
+    writeAudit(prepare, note, { practitionerId: c.var.practitioner.id, atMs: c.var.nowMs });
     return answer;
   });
-}

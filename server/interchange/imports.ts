@@ -2,6 +2,9 @@ import type { ArchiveKind } from '#contract/archive-rows';
 import type { Text } from '#core/message';
 import { type AuditNote, writeAudit } from '../db/audit';
 import type { Prepare } from '../db/sqlite';
+import { importBatchRecord } from '../record/import-batch';
+import { importRowRecord } from '../record/import-row';
+import { changeRows, keepRow } from '../record/write';
 
 /** One import: by which practitioner, when, what it was called, and whose records it is in. */
 export type ImportList = {
@@ -29,16 +32,23 @@ export function beginImport(
   prepare: Prepare,
   { id, nowMs, practitionerId, words, isMove = false }: ImportList,
 ): void {
-  prepare(
-    `insert into import_batch (id, at_ms, practitioner_id, words, rows, client_ids, audit_id, is_move)
-     values (?, ?, ?, ?, 0, '[]', (select coalesce(max(id), 0) from audit), ?)`,
-  ).run(id, nowMs, practitionerId, JSON.stringify(words), Number(isMove));
+  keepRow(prepare, importBatchRecord, {
+    id,
+    atMs: nowMs,
+    practitionerId,
+    words,
+    rows: 0,
+    clientIds: [],
+    auditId: lastAuditId(prepare),
+    isMove,
+    undoneAtMs: null,
+  });
 }
 
 /** @param place of the first of them in the list */
 export function addToImport(prepare: Prepare, id: string, place: number, added: readonly AddedRow[]): void {
-  const one = prepare('insert into import_row (import_id, place, kind, row_id) values (?, ?, ?, ?)');
-  for (const [at, { kind, rowId }] of added.entries()) one.run(id, place + at, kind, rowId);
+  for (const [at, { kind, rowId }] of added.entries())
+    keepRow(prepare, importRowRecord, { importId: id, place: place + at, kind, rowId });
 }
 
 export function endImport(prepare: Prepare, list: ImportList, rows: number): void {
@@ -49,7 +59,13 @@ export function endImport(prepare: Prepare, list: ImportList, rows: number): voi
     detail: { words, rows, people: clientIds.length },
   };
   writeAudit(prepare, note, { practitionerId, atMs: nowMs });
-  prepare(
-    'update import_batch set rows = ?, client_ids = ?, audit_id = (select max(id) from audit) where id = ?',
-  ).run(rows, JSON.stringify(clientIds), id);
+  changeRows(
+    prepare,
+    importBatchRecord,
+    { id },
+    { rows, clientIds: [...clientIds], auditId: lastAuditId(prepare) },
+  );
 }
+
+const lastAuditId = (prepare: Prepare): number =>
+  (prepare('select coalesce(max(id), 0) as id from audit').get() as { id: number }).id;

@@ -1,4 +1,6 @@
+import type { InferEntity } from '@mikro-orm/core';
 import { p } from '@mikro-orm/core';
+import type { Prepare } from '../db/sqlite';
 import { atMs, defineRecord } from './define';
 
 export const auditRecord = defineRecord({
@@ -26,3 +28,23 @@ export const auditRecord = defineRecord({
   },
   indexes: ['audit (subject)'],
 });
+
+/** Inserts an entry as it is chained; its detail is JSON already, since the chain is of that very text. */
+export function insertAudit(
+  prepare: Prepare,
+  row: Omit<InferEntity<typeof auditRecord.entity>, 'id' | 'detail'> & { detail: string },
+): void {
+  prepare(
+    `insert into audit (at_ms, practitioner_id, action, subject, detail, salt, detail_sha256, hash)
+     values (?, ?, ?, ?, ?, ?, ?, ?)`,
+  ).run(
+    row.atMs,
+    row.practitionerId,
+    row.action,
+    row.subject,
+    row.detail,
+    row.salt,
+    row.detailSha256,
+    row.hash,
+  );
+}

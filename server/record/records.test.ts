@@ -105,9 +105,9 @@ describe('the definitions and a database that was migrated from nothing', () => 
 
   it('have the same indexes', () => {
     const stored = read<Named>("select sql from sqlite_master where type = 'index' and sql is not null");
-    expect(stored.map(({ sql }) => plain(sql).replace(/^create (unique )?index \w+ on /i, '')).sort()).toEqual(
-      definitions.flatMap(({ indexes = [] }) => indexes).sort(),
-    );
+    expect(
+      stored.map(({ sql }) => plain(sql).replace(/^create (unique )?index \w+ on /i, '')).sort(),
+    ).toEqual(definitions.flatMap(({ indexes = [] }) => indexes).sort());
   });
 
   it('keep by triggers what counts now, and that a retracted row never does', () => {

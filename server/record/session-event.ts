@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { SessionEvent, SessionEventType } from '#core/session';
+import type { Prepare } from '../db/sqlite';
 import { atMs, defineRecord, id } from './define';
 
 export const sessionEventRecord = defineRecord({
@@ -28,3 +29,17 @@ export const sessionEventRecord = defineRecord({
     },
   },
 });
+
+/** Appends an event to its log: the path of every pump reading, so one statement that is written once. */
+export function appendEvent(
+  prepare: Prepare,
+  event: SessionEvent,
+  { receivedAtMs, practitionerId }: { receivedAtMs: number; practitionerId: string },
+): void {
+  const { id, sessionId, deviceId, seq, atMs, type } = event;
+  prepare(
+    `insert into session_event
+       (id, session_id, device_id, seq, at_ms, type, event, received_at_ms, practitioner_id)
+     values (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+  ).run(id, sessionId, deviceId, seq, atMs, type, JSON.stringify(event), receivedAtMs, practitionerId);
+}

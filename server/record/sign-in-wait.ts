@@ -1,4 +1,5 @@
 import { p } from '@mikro-orm/core';
+import type { Prepare } from '../db/sqlite';
 import { atMs, defineRecord } from './define';
 
 /** How long a name or an address has to wait after failed sign-ins. */
@@ -13,3 +14,8 @@ export const signInWaitRecord = defineRecord({
     lastAtMs: atMs(),
   },
 });
+
+/** Forgets waits whose last failure is longer ago. */
+export function forgetWaitsBefore(prepare: Prepare, atMs: number): void {
+  prepare('delete from sign_in_wait where last_at_ms < ?').run(atMs);
+}

@@ -1,4 +1,5 @@
 import { p } from '@mikro-orm/core';
+import type { Prepare } from '../db/sqlite';
 import { atMs, defineRecord, id } from './define';
 
 /** A practitioner signed in on a device; of its token only the hash is kept. */
@@ -23,3 +24,11 @@ export const signInRecord = defineRecord({
     'sign_in (practitioner_id) where ended_at_ms is null',
   ],
 });
+
+/** Counts a try before its PIN is looked at: of many that are sent at once no more are looked at than there are tries. */
+export const countTry = (prepare: Prepare, { id }: { id: string }): number =>
+  (
+    prepare(
+      'update sign_in set pin_failures = pin_failures + 1 where id = ? returning pin_failures as tries',
+    ).get(id) as { tries: number }
+  ).tries;

@@ -15,6 +15,8 @@ import { writeAudit } from '../db/audit';
 import { inTransaction, isUniqueClash, type Prepare, withStatements } from '../db/sqlite';
 import { tellPractice } from '../live/tell-change';
 import { notFound, Problem } from '../problem';
+import { practitionerRecord } from '../record/practitioner';
+import { changeRows } from '../record/write';
 import { body } from '../validate';
 
 /** Who may sign in. A passphrase is made here and read aloud once; its person chooses another at the first sign-in. */
@@ -50,10 +52,10 @@ export const accountRoutes = new Hono<Env>()
       const person = prepare('select role from person where id = ?').get(practitionerId);
       changeAccount(prepare, practitionerId, {
         ...(name === undefined ? {} : { name }),
-        ...(isOwner === undefined ? {} : { isOwner: Number(isOwner) }),
+        ...(isOwner === undefined ? {} : { isOwner }),
         ...(certifiedUntilDay === undefined ? {} : { certifiedUntilDay }),
       });
-      if (role !== undefined) prepare('update person set role = ? where id = ?').run(role, practitionerId);
+      if (role !== undefined) changeRows(prepare, practitionerRecord, { id: practitionerId }, { role });
       refuseWithoutOwner(prepare);
       const { name: nameBefore, isOwner: ownerBefore, certifiedUntilDay: certifiedBefore } = before;
       const detail = {
@@ -97,7 +99,7 @@ export const accountRoutes = new Hono<Env>()
         );
       changeAccount(prepare, practitionerId, {
         passphraseHash,
-        mustChange: 1,
+        mustChange: true,
         codeSecret: null,
         pinHash: null,
       });

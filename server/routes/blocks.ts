@@ -15,6 +15,7 @@ import { tellChange } from '../live/tell-change';
 import { notFound } from '../problem';
 import { blockRecord } from '../record/block';
 import { practiceRecord } from '../record/practice';
+import { keepRow } from '../record/write';
 import { body } from '../validate';
 
 /** Blocks of training: kept as planned, and handed out as a calendar file. */
@@ -31,8 +32,8 @@ export const blockRoutes = new Hono<Env>()
       detail: { id, guards: guards.map(({ rule }) => rule), reason },
     };
     const sessions = onDays(block).map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId }));
-    await withAudit(c, note, (em) => {
-      em.create(blockRecord.entity, {
+    await withAudit(c, note, (prepare) => {
+      keepRow(prepare, blockRecord, {
         id,
         clientId: client.id,
         atMs: c.var.nowMs,

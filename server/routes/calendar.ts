@@ -9,7 +9,9 @@ import { type Prepare, withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
 import { type CalendarOf, calendarOf } from '../interchange/block-calendar';
 import { notFound } from '../problem';
+import { calendarFeedRecord } from '../record/calendar-feed';
 import { practiceRecord } from '../record/practice';
+import { deleteRows, keepRow } from '../record/write';
 import { sha256 } from '../sha256';
 import { body } from '../validate';
 
@@ -40,8 +42,13 @@ export const calendarRoutes = new Hono<Env>()
     const { namesPeople } = c.req.valid('json');
     const secret = randomBytes(24).toString('base64url');
     const { id } = c.var.practitioner;
-    await withAudit(c, { action: 'calendar-address-made', subject: id, detail: { namesPeople } }, (em) =>
-      withStatements(em, (prepare) => keepFeed(prepare, id, secret, namesPeople, c.var.nowMs)),
+    await withAudit(c, { action: 'calendar-address-made', subject: id, detail: { namesPeople } }, (prepare) =>
+      keepRow(
+        prepare,
+        calendarFeedRecord,
+        { practitionerId: id, secretSha256: sha256(secret), namesPeople, madeAtMs: c.var.nowMs },
+        { sameAs: ['practitionerId'], update: ['secretSha256', 'namesPeople', 'madeAtMs'] },
+      ),
     );
     const made: NewCalendarFeed = { exists: true, namesPeople, path: `/api/calendar/${secret}/training.ics` };
     return c.json(made, 201);
@@ -49,8 +56,8 @@ export const calendarRoutes = new Hono<Env>()
 
   .post('/end', async (c) => {
     const { id } = c.var.practitioner;
-    await withAudit(c, { action: 'calendar-address-ended', subject: id, detail: {} }, (em) =>
-      withStatements(em, (prepare) => prepare('delete from calendar_feed where practitioner_id = ?').run(id)),
+    await withAudit(c, { action: 'calendar-address-ended', subject: id, detail: {} }, (prepare) =>
+      deleteRows(prepare, calendarFeedRecord, { practitionerId: id }),
     );
     return c.json({ exists: false, namesPeople: false } satisfies CalendarFeed);
   })
@@ -71,13 +78,6 @@ export const calendarRoutes = new Hono<Env>()
       'cache-control': 'no-store',
     });
   });
-
-const keepFeed = (prepare: Prepare, id: string, secret: string, namesPeople: boolean, nowMs: number) =>
-  prepare(
-    `insert into calendar_feed (practitioner_id, secret_sha256, names_people, made_at_ms) values (?, ?, ?, ?)
-     on conflict (practitioner_id) do update set secret_sha256 = excluded.secret_sha256,
-       names_people = excluded.names_people, made_at_ms = excluded.made_at_ms`,
-  ).run(id, sha256(secret), Number(namesPeople), nowMs);
 
 /** Whose calendar it is, and the people whose blocks are in it; none of an account that was ended. */
 function readFeed(prepare: Prepare, hash: string): { feed: Feed; clientIds: string[] } | null {

@@ -61,6 +61,7 @@ import { fitRecord } from '../record/fit';
 import { screeningRecord } from '../record/screening';
 import { strengthTestRecord } from '../record/strength-test';
 import { tightnessRecord } from '../record/tightness';
+import { changeRows, keepRow } from '../record/write';
 import { body, query } from '../validate';
 
 /** People and what is known of them. Every answer to a write is the whole record, with the chain judged again. */
@@ -71,8 +72,8 @@ export const clientRoutes = new Hono<Env>()
 
   .post('/', body(newClientSchema), async (c) => {
     const id = randomUUID();
-    await withAudit(c, { action: 'client-added', subject: id }, (em) => {
-      em.create(clientRecord.entity, {
+    await withAudit(c, { action: 'client-added', subject: id }, (prepare) => {
+      keepRow(prepare, clientRecord, {
         id,
         ...c.req.valid('json'),
         about: NOTHING_KNOWN,
@@ -103,8 +104,8 @@ export const clientRoutes = new Hono<Env>()
   .post('/:id/shelf-life', body(newShelfLifeSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const detail = c.req.valid('json');
-    await withAudit(c, { action: 'shelf-life-set', subject: client.id, detail }, (em) =>
-      em.nativeUpdate(clientRecord.entity, { id: client.id }, shelfLivesWith(client.facts, detail)),
+    await withAudit(c, { action: 'shelf-life-set', subject: client.id, detail }, (prepare) =>
+      changeRows(prepare, clientRecord, { id: client.id }, shelfLivesWith(client.facts, detail)),
     );
     return c.json(await tellChange(c, client.id));
   })
@@ -116,8 +117,8 @@ export const clientRoutes = new Hono<Env>()
       happenedAtMs(atMs, c.var.nowMs, 'SCR-1', `procedures.${place}.atMs`);
     const id = randomUUID();
     const { id: practitionerId, role } = c.var.practitioner;
-    await withAudit(c, { action: 'screened', subject: client.id, detail: screening }, async (em) => {
-      em.create(screeningRecord.entity, {
+    await withAudit(c, { action: 'screened', subject: client.id, detail: screening }, (prepare) => {
+      keepRow(prepare, screeningRecord, {
         id,
         clientId: client.id,
         atMs: c.var.nowMs,
@@ -132,16 +133,14 @@ export const clientRoutes = new Hono<Env>()
             whyNotLift({ ...hold, ends }, c.var.nowMs) === null,
         );
         const by = { practitionerId, atMs: c.var.nowMs, reason: msg('Screened again') };
-        await liftHolds(
-          em,
+        liftHolds(
+          prepare,
           answered.map((hold) => hold.id),
           by,
         );
       }
-      await withStatements(em, (prepare) => {
-        beginConditions(prepare, client.id, conditionsOfScreening(id, screening, c.var.nowMs));
-        raiseHolds(prepare, client.id, holdsOfScreening(id, screening, client.facts.stricter, c.var.nowMs));
-      });
+      beginConditions(prepare, client.id, conditionsOfScreening(id, screening, c.var.nowMs));
+      raiseHolds(prepare, client.id, holdsOfScreening(id, screening, client.facts.stricter, c.var.nowMs));
     });
     return c.json(await tellChange(c, client.id), 201);
   })
@@ -162,8 +161,8 @@ export const clientRoutes = new Hono<Env>()
     }
     const { reason } = c.req.valid('json');
     const detail = { hold: hold.id, words: hold.words, reason };
-    await withAudit(c, { action: 'hold-lifted', subject: client.id, detail }, (em) =>
-      liftHolds(em, [hold.id], { practitionerId: c.var.practitioner.id, atMs: c.var.nowMs, reason }),
+    await withAudit(c, { action: 'hold-lifted', subject: client.id, detail }, (prepare) =>
+      liftHolds(prepare, [hold.id], { practitionerId: c.var.practitioner.id, atMs: c.var.nowMs, reason }),
     );
     return c.json(await tellChange(c, client.id), 201);
   })
@@ -174,14 +173,12 @@ export const clientRoutes = new Hono<Env>()
     const ended = client.facts.conditions.filter(({ id }) => ids.includes(id));
     if (ended.length < ids.length) throw notFound(msg('This condition'));
     const detail = { subjects: [...new Set(ended.map((condition) => subjectOf(condition.detail)))], reason };
-    await withAudit(c, { action: 'condition-ended', subject: client.id, detail }, (em) =>
-      withStatements(em, (prepare) =>
-        endConditions(prepare, client.id, ids, {
-          practitionerId: c.var.practitioner.id,
-          atMs: c.var.nowMs,
-          reason,
-        }),
-      ),
+    await withAudit(c, { action: 'condition-ended', subject: client.id, detail }, (prepare) =>
+      endConditions(prepare, client.id, ids, {
+        practitionerId: c.var.practitioner.id,
+        atMs: c.var.nowMs,
+        reason,
+      }),
     );
     return c.json(await tellChange(c, client.id), 201);
   })
@@ -191,8 +188,8 @@ export const clientRoutes = new Hono<Env>()
     const given = c.req.valid('json');
     const givenAtMs = happenedAtMs(given.givenAtMs, c.var.nowMs, 'SCR-2', 'givenAtMs');
     const clearance = { ...given, givenAtMs };
-    await withAudit(c, { action: 'clearance-recorded', subject: client.id, detail: clearance }, (em) => {
-      em.create(clearanceRecord.entity, {
+    await withAudit(c, { action: 'clearance-recorded', subject: client.id, detail: clearance }, (prepare) => {
+      keepRow(prepare, clearanceRecord, {
         id: randomUUID(),
         clientId: client.id,
         atMs: c.var.nowMs,
@@ -206,8 +203,8 @@ export const clientRoutes = new Hono<Env>()
     const client = await findClient(c.var.em, c.req.param('id'));
     const consent = c.req.valid('json');
     if (!(consent.version in CONSENT_TEXTS)) throw notFound(msg('This version of the text'));
-    await withAudit(c, { action: 'consent-recorded', subject: client.id, detail: consent }, (em) => {
-      em.create(consentRecord.entity, {
+    await withAudit(c, { action: 'consent-recorded', subject: client.id, detail: consent }, (prepare) => {
+      keepRow(prepare, consentRecord, {
         id: randomUUID(),
         clientId: client.id,
         atMs: c.var.nowMs,
@@ -220,13 +217,11 @@ export const clientRoutes = new Hono<Env>()
   .post('/:id/day-checks', body(dayCheckSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const answers = c.req.valid('json');
-    await withAudit(c, { action: 'checked-on-the-day', subject: client.id, detail: answers }, (em) =>
-      withStatements(em, (prepare) => {
-        const { nowMs } = c.var;
-        const { role } = c.var.practitioner;
-        keepDayCheck(prepare, client, { id: randomUUID(), atMs: nowMs, ...answers, by: role }, nowMs);
-      }),
-    );
+    await withAudit(c, { action: 'checked-on-the-day', subject: client.id, detail: answers }, (prepare) => {
+      const { nowMs } = c.var;
+      const { role } = c.var.practitioner;
+      keepDayCheck(prepare, client, { id: randomUUID(), atMs: nowMs, ...answers, by: role }, nowMs);
+    });
     return c.json(await tellChange(c, client.id), 201);
   })
 
@@ -254,8 +249,8 @@ export const clientRoutes = new Hono<Env>()
       );
     }
     const row = { limb, girthCm, kind, kitId: worn.id, label: worn.label, widthCm: worn.widthCm };
-    await withAudit(c, { action: 'fitted', subject: client.id, detail: row }, (em) => {
-      em.create(fitRecord.entity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
+    await withAudit(c, { action: 'fitted', subject: client.id, detail: row }, (prepare) => {
+      keepRow(prepare, fitRecord, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
     });
     return c.json(await tellChange(c, client.id), 201);
   })
@@ -275,8 +270,8 @@ export const clientRoutes = new Hono<Env>()
       tension: strap.counts === 'turns' ? (felt.tension ?? '') : null,
       felt: felt.felt,
     };
-    await withAudit(c, { action: 'tightened-by-feel', subject: client.id, detail: row }, (em) => {
-      em.create(tightnessRecord.entity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
+    await withAudit(c, { action: 'tightened-by-feel', subject: client.id, detail: row }, (prepare) => {
+      keepRow(prepare, tightnessRecord, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
     });
     return c.json(await tellChange(c, client.id), 201);
   })
@@ -306,8 +301,8 @@ export const clientRoutes = new Hono<Env>()
       subject: client.id,
       detail: { ...test, guards: guards.map(({ rule }) => rule), reason },
     };
-    await withAudit(c, note, (em) => {
-      em.create(strengthTestRecord.entity, {
+    await withAudit(c, note, (prepare) => {
+      keepRow(prepare, strengthTestRecord, {
         id: randomUUID(),
         clientId: client.id,
         atMs: c.var.nowMs,

@@ -15,14 +15,15 @@ import { msg } from '#core/message';
 import { plansInForce, recheck } from '#core/record';
 import type { Env } from '../context';
 import { findClient, readClient } from '../db/client-facts';
-import { erase, mergeInto, retract } from '../db/corrections';
-import { readEntries } from '../db/entries';
 import { readKit } from '../db/kit';
 import { inTransaction, withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
 import { tellChange, tellPractice } from '../live/tell-change';
 import { Problem } from '../problem';
 import { clientRecord } from '../record/client';
+import { erase, mergeInto, retract } from '../record/corrections';
+import { readEntries } from '../record/entries';
+import { changeRows } from '../record/write';
 import { body, query } from '../validate';
 
 /** Mistakes are corrected and not hidden: what was wrong stays struck through, with who said so and why. */
@@ -52,8 +53,8 @@ export const correctionRoutes = new Hono<Env>()
       ...(change.archived === undefined ? {} : { archivedAtMs: change.archived ? c.var.nowMs : null }),
     };
     const detail = { from: { name, story, about }, to: change };
-    await withAudit(c, { action: 'person-changed', subject: id, detail }, (em) =>
-      em.nativeUpdate(clientRecord.entity, { id }, row),
+    await withAudit(c, { action: 'person-changed', subject: id, detail }, (prepare) =>
+      changeRows(prepare, clientRecord, { id }, row),
     );
     return c.json(await tellChange(c, id, true));
   })

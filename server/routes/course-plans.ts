@@ -21,6 +21,7 @@ import { notFound, refusedField } from '../problem';
 import { coursePlanRecord } from '../record/course-plan';
 import { heavyWorkRecord } from '../record/heavy-work';
 import { rungCheckRecord } from '../record/rung-check';
+import { changeRows, keepRow } from '../record/write';
 import { body } from '../validate';
 
 /** The plans of a person as plans: their names, when they are for, whether they count; and the heavy work beside them. */
@@ -40,8 +41,8 @@ export const coursePlanRoutes = new Hono<Env>()
       untilMs: change.untilMs === undefined ? coursePlan.untilMs : change.untilMs,
     };
     const detail = { coursePlanId: coursePlan.id, from: coursePlan, change };
-    await withAudit(c, { action: 'plan-changed', subject: client.id, detail }, (em) =>
-      em.nativeUpdate(coursePlanRecord.entity, { id: coursePlan.id }, next),
+    await withAudit(c, { action: 'plan-changed', subject: client.id, detail }, (prepare) =>
+      changeRows(prepare, coursePlanRecord, { id: coursePlan.id }, next),
     );
     return c.json(await tellChange(c, client.id));
   })
@@ -60,8 +61,8 @@ export const coursePlanRoutes = new Hono<Env>()
       reason,
     };
     const detail = { id, ...row, missing: findings.map(({ message }) => message) };
-    await withAudit(c, { action: 'rung-entered', subject: client.id, detail }, (em) => {
-      em.create(rungCheckRecord.entity, {
+    await withAudit(c, { action: 'rung-entered', subject: client.id, detail }, (prepare) => {
+      keepRow(prepare, rungCheckRecord, {
         id,
         clientId: client.id,
         atMs: c.var.nowMs,
@@ -95,15 +96,19 @@ export const coursePlanRoutes = new Hono<Env>()
       );
     }
     const id = randomUUID();
-    await withAudit(c, { action: 'heavy-work-kept', subject: client.id, detail: { id, ...work } }, (em) => {
-      em.create(heavyWorkRecord.entity, {
-        id,
-        clientId: client.id,
-        practitionerId: c.var.practitioner.id,
-        ...work,
-        atMs,
-      });
-    });
+    await withAudit(
+      c,
+      { action: 'heavy-work-kept', subject: client.id, detail: { id, ...work } },
+      (prepare) => {
+        keepRow(prepare, heavyWorkRecord, {
+          id,
+          clientId: client.id,
+          practitionerId: c.var.practitioner.id,
+          ...work,
+          atMs,
+        });
+      },
+    );
     return c.json(await tellChange(c, client.id), 201);
   });
 

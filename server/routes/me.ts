@@ -42,7 +42,7 @@ export const meRoutes = (shown = new Map<string, string>()) =>
           : whyWeak(passphrase, [name, account.name]);
       if (weak) throw new Problem(422, msg('Not good enough'), weak, [{ path: 'passphrase', message: weak }]);
       const passphraseHash = await hashSecret(passphrase);
-      await changeOwn(c, 'passphrase-changed', { passphraseHash, mustChange: 0 });
+      await changeOwn(c, 'passphrase-changed', { passphraseHash, mustChange: false });
       // Sign-ins by the old one end; the one that changed it stays.
       await inTransaction(c.var.em, (prepare) => {
         c.var.signIns.endAllOf(prepare, account.practitionerId, c.var.signedIn.id);

@@ -22,6 +22,7 @@ import { notFound, refusedByRules, refusedField } from '../problem';
 import { occlusionPressureRecord } from '../record/occlusion-pressure';
 import { quickCheckRecord } from '../record/quick-check';
 import { trialRecord } from '../record/trial';
+import { keepRow } from '../record/write';
 import { body } from '../validate';
 
 /** Limb occlusion pressures: measured by trials, confirmed by quick checks. The server works every figure out again. */
@@ -55,8 +56,8 @@ export const occlusionPressureRoutes = new Hono<Env>()
     if (refused.length > 0) throw refusedByRules(refused);
     const id = randomUUID();
     const note: AuditNote = { action: 'occlusion-pressure-measured', subject: client.id, detail: { id } };
-    await withAudit(c, note, async (em) => {
-      em.create(occlusionPressureRecord.entity, {
+    await withAudit(c, note, (prepare) => {
+      keepRow(prepare, occlusionPressureRecord, {
         id,
         clientId: client.id,
         atMs: c.var.nowMs,
@@ -73,10 +74,8 @@ export const occlusionPressureRoutes = new Hono<Env>()
         steady: estimate.steady,
         trialsUsed: estimate.trialsUsed,
       });
-      // The trials point at the row above, so it has to be there first.
-      await em.flush();
       trials.forEach((readings, place) => {
-        em.create(trialRecord.entity, { id: randomUUID(), lopId: id, place, readings });
+        keepRow(prepare, trialRecord, { id: randomUUID(), lopId: id, place, readings });
       });
     });
     return c.json(await tellChange(c, client.id), 201);
@@ -92,8 +91,8 @@ export const occlusionPressureRoutes = new Hono<Env>()
     if (!stored) throw notFound(msg('This occlusion pressure'));
     const judged = judgeQuickCheck(stored.pressure.value, { goneMmHg, stepMmHg });
     const detail = { occlusionId, goneMmHg, stepMmHg, ...judged };
-    await withAudit(c, { action: 'quick-checked', subject: client.id, detail }, (em) => {
-      em.create(quickCheckRecord.entity, {
+    await withAudit(c, { action: 'quick-checked', subject: client.id, detail }, (prepare) => {
+      keepRow(prepare, quickCheckRecord, {
         id: randomUUID(),
         clientId: client.id,
         lopId: occlusionId,

@@ -44,6 +44,7 @@ import { outcomeRecord } from '../record/outcome';
 import { practiceRecord } from '../record/practice';
 import { reportRecord } from '../record/report';
 import { sessionRecord } from '../record/session';
+import { changeRows, keepRow } from '../record/write';
 import { body } from '../validate';
 
 /** What was measured of a person (OUT), what went wrong, and their log. */
@@ -74,8 +75,8 @@ export const outcomeRoutes = new Hono<Env>()
     const atMs = happenedAtMs(taken.atMs, c.var.nowMs, 'OUT-1');
     const already = await c.var.em.findOne(outcomeRecord.entity, { id: taken.id });
     if (!already) {
-      await withAudit(c, { action: 'outcome-kept', subject: client.id, detail: taken }, (em) => {
-        em.create(outcomeRecord.entity, {
+      await withAudit(c, { action: 'outcome-kept', subject: client.id, detail: taken }, (prepare) => {
+        keepRow(prepare, outcomeRecord, {
           ...taken,
           atMs,
           clientId: client.id,
@@ -98,8 +99,8 @@ export const outcomeRoutes = new Hono<Env>()
     });
     if (!outcome) throw notFound(msg('This measure'));
     const detail = { id: outcome.id, value: outcome.value, reason };
-    await withAudit(c, { action: 'outcome-withdrawn', subject: client.id, detail }, (em) =>
-      em.nativeUpdate(outcomeRecord.entity, { id: outcome.id }, { withdrawn: reason }),
+    await withAudit(c, { action: 'outcome-withdrawn', subject: client.id, detail }, (prepare) =>
+      changeRows(prepare, outcomeRecord, { id: outcome.id }, { withdrawn: reason }),
     );
     await tellChange(c, client.id);
     return c.json(await outcomesOf(c, client.id));
@@ -112,17 +113,21 @@ export const outcomeRoutes = new Hono<Env>()
       refuseWish(client, wish, await withStatements(c.var.em, bookInUse), c.var.nowMs);
       // Drawn here, so that it is not drawn until it pleases.
       const design: Comparison = { ...wish, seed: c.var.draw() };
-      await withAudit(c, { action: 'comparison-begun', subject: client.id, detail: { id, design } }, (em) => {
-        em.create(comparisonRecord.entity, {
-          id,
-          clientId: client.id,
-          atMs: c.var.nowMs,
-          design,
-          practitionerId: c.var.practitioner.id,
-          endedAtMs: null,
-          endedWhy: null,
-        });
-      });
+      await withAudit(
+        c,
+        { action: 'comparison-begun', subject: client.id, detail: { id, design } },
+        (prepare) => {
+          keepRow(prepare, comparisonRecord, {
+            id,
+            clientId: client.id,
+            atMs: c.var.nowMs,
+            design,
+            practitionerId: c.var.practitioner.id,
+            endedAtMs: null,
+            endedWhy: null,
+          });
+        },
+      );
     }
     await tellChange(c, client.id);
     return c.json(await outcomesOf(c, client.id), 201);
@@ -134,8 +139,8 @@ export const outcomeRoutes = new Hono<Env>()
     const id = c.req.param('comparisonId');
     const comparison = await c.var.em.findOne(comparisonRecord.entity, { id, clientId: client.id });
     if (!comparison) throw notFound(msg('This comparison'));
-    await withAudit(c, { action: 'comparison-ended', subject: client.id, detail: { id, why } }, (em) =>
-      em.nativeUpdate(comparisonRecord.entity, { id }, { endedAtMs: c.var.nowMs, endedWhy: why }),
+    await withAudit(c, { action: 'comparison-ended', subject: client.id, detail: { id, why } }, (prepare) =>
+      changeRows(prepare, comparisonRecord, { id }, { endedAtMs: c.var.nowMs, endedWhy: why }),
     );
     await tellChange(c, client.id);
     return c.json(await outcomesOf(c, client.id));
@@ -172,8 +177,8 @@ export const outcomeRoutes = new Hono<Env>()
     const known = await c.var.em.findOne(reportRecord.entity, { id });
     const issued: IssuedReport = known ?? { id, atMs: c.var.nowMs, content };
     if (!known) {
-      await withAudit(c, { action: 'report-issued', subject: client.id, detail: { id } }, (em) => {
-        em.create(reportRecord.entity, {
+      await withAudit(c, { action: 'report-issued', subject: client.id, detail: { id } }, (prepare) => {
+        keepRow(prepare, reportRecord, {
           ...issued,
           clientId: client.id,
           practitionerId: c.var.practitioner.id,
@@ -195,8 +200,8 @@ export const outcomeRoutes = new Hono<Env>()
       if (!session) throw notFound(msg('This session'));
     }
     if (!(await c.var.em.findOne(adverseEventRecord.entity, { id: event.id }))) {
-      await withAudit(c, { action: 'adverse-event-kept', subject: client.id, detail: event }, (em) => {
-        em.create(adverseEventRecord.entity, {
+      await withAudit(c, { action: 'adverse-event-kept', subject: client.id, detail: event }, (prepare) => {
+        keepRow(prepare, adverseEventRecord, {
           ...event,
           atMs,
           clientId: client.id,

@@ -9,6 +9,7 @@ import { agreementOf, makePracticeCase, scorePractice } from '#core/learning';
 import type { Env } from '../context';
 import { withAudit } from '../db/with-audit';
 import { practiceAttemptRecord } from '../record/practice-attempt';
+import { keepRow } from '../record/write';
 import { body } from '../validate';
 
 const LAST = 40;
@@ -63,8 +64,8 @@ export const practiceAttemptRoutes = new Hono<Env>()
     await withAudit(
       c,
       { action: 'practised', subject: c.var.practitioner.id, detail: { id, points } },
-      (em) => {
-        em.create(practiceAttemptRecord.entity, {
+      (prepare) => {
+        keepRow(prepare, practiceAttemptRecord, {
           id,
           practitionerId: c.var.practitioner.id,
           atMs: c.var.nowMs,

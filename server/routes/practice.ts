@@ -36,6 +36,7 @@ import { kitRecord } from '../record/kit';
 import { measureRecord } from '../record/measure';
 import { practiceRecord } from '../record/practice';
 import { templateRecord } from '../record/template';
+import { changeRows, replaceRow } from '../record/write';
 import { body, query } from '../validate';
 
 /** The practice, its people, settings and kit. Every answer to a write is the whole practice. */
@@ -68,8 +69,8 @@ export const practiceRoutes = new Hono<Env>()
     const { arbitraryUpToMmHg } = await c.var.em.findOneOrFail(practiceRecord.entity, { id: 'practice' });
     if (settings.arbitraryUpToMmHg !== (arbitraryUpToMmHg ?? null))
       requirePermission(c.var.practitioner, 'allow-arbitrary');
-    await withAudit(c, { action: 'settings-changed', subject: 'practice', detail: settings }, (em) =>
-      em.nativeUpdate(practiceRecord.entity, { id: 'practice' }, settings),
+    await withAudit(c, { action: 'settings-changed', subject: 'practice', detail: settings }, (prepare) =>
+      changeRows(prepare, practiceRecord, { id: 'practice' }, settings),
     );
     return c.json(await answerWithPractice(c));
   })
@@ -77,8 +78,8 @@ export const practiceRoutes = new Hono<Env>()
   .post('/kit', body(kitItemSchema), async (c) => {
     const { list, item } = c.req.valid('json');
     keepsKit(c.var.practitioner, list);
-    await withAudit(c, { action: 'kit-kept', subject: item.id, detail: { list, item } }, (em) =>
-      em.upsert(kitRecord.entity, { id: item.id, list, item, retiredAtMs: null }),
+    await withAudit(c, { action: 'kit-kept', subject: item.id, detail: { list, item } }, (prepare) =>
+      replaceRow(prepare, kitRecord, { id: item.id, list, item, retiredAtMs: null }),
     );
     return c.json(await answerWithPractice(c));
   })
@@ -87,16 +88,16 @@ export const practiceRoutes = new Hono<Env>()
     const { list, id, isRetired } = c.req.valid('json');
     keepsKit(c.var.practitioner, list);
     const { label } = await findKit(c.var.em, list, id);
-    return retire(c, 'kit', { id, label, isRetired }, (em, mark) =>
-      em.nativeUpdate(kitRecord.entity, { id, list }, mark),
+    return retire(c, 'kit', { id, label, isRetired }, (prepare, mark) =>
+      changeRows(prepare, kitRecord, { id, list }, mark),
     );
   })
 
   .post('/exercises', body(ownExerciseSchema), async (c) => {
     const { id, exercise } = c.req.valid('json');
     keepsExercise(c.var.practitioner, id);
-    await withAudit(c, { action: 'exercise-kept', subject: id, detail: { exercise } }, (em) =>
-      em.upsert(exerciseRecord.entity, { id, exercise, retiredAtMs: null }),
+    await withAudit(c, { action: 'exercise-kept', subject: id, detail: { exercise } }, (prepare) =>
+      replaceRow(prepare, exerciseRecord, { id, exercise, retiredAtMs: null }),
     );
     return c.json(await answerWithPractice(c));
   })
@@ -106,16 +107,16 @@ export const practiceRoutes = new Hono<Env>()
     keepsExercise(c.var.practitioner, id);
     const kept = await c.var.em.findOne(exerciseRecord.entity, { id });
     if (!kept) throw notFound(msg('This exercise'));
-    return retire(c, 'exercise', { id, label: kept.exercise.label, isRetired }, (em, mark) =>
-      em.nativeUpdate(exerciseRecord.entity, { id }, mark),
+    return retire(c, 'exercise', { id, label: kept.exercise.label, isRetired }, (prepare, mark) =>
+      changeRows(prepare, exerciseRecord, { id }, mark),
     );
   })
 
   .post('/measures', body(ownMeasureSchema), async (c) => {
     const { id, measure } = c.req.valid('json');
     await keepsFigures(c.var.em, id, measure);
-    await withAudit(c, { action: 'measure-described', subject: id, detail: { measure } }, (em) =>
-      em.upsert(measureRecord.entity, { id, measure }),
+    await withAudit(c, { action: 'measure-described', subject: id, detail: { measure } }, (prepare) =>
+      replaceRow(prepare, measureRecord, { id, measure }),
     );
     return c.json(await answerWithPractice(c));
   })
@@ -134,8 +135,8 @@ export const practiceRoutes = new Hono<Env>()
         },
       ]);
     const row = { ...template, keptBy: c.var.practitioner.id, keptAtMs: c.var.nowMs, retiredAtMs: null };
-    await withAudit(c, { action: 'template-kept', subject: template.id, detail: template }, (em) =>
-      em.upsert(templateRecord.entity, row),
+    await withAudit(c, { action: 'template-kept', subject: template.id, detail: template }, (prepare) =>
+      replaceRow(prepare, templateRecord, row),
     );
     return c.json(await answerWithPractice(c));
   })
@@ -144,8 +145,8 @@ export const practiceRoutes = new Hono<Env>()
     const { id, isRetired } = c.req.valid('json');
     const kept = await c.var.em.findOne(templateRecord.entity, { id });
     if (!kept) throw notFound(msg('This template'));
-    return retire(c, 'template', { id, label: kept.name, isRetired }, (em, mark) =>
-      em.nativeUpdate(templateRecord.entity, { id }, mark),
+    return retire(c, 'template', { id, label: kept.name, isRetired }, (prepare, mark) =>
+      changeRows(prepare, templateRecord, { id }, mark),
     );
   });
 
@@ -157,11 +158,11 @@ async function retire(
   c: Context<Env>,
   what: 'kit' | 'exercise' | 'template',
   { id, label, isRetired }: { id: string; label: Text; isRetired: boolean },
-  write: (em: EntityManager, mark: { retiredAtMs: number | null }) => Promise<unknown>,
+  write: (prepare: Prepare, mark: { retiredAtMs: number | null }) => unknown,
 ) {
   const action = `${what}-${isRetired ? 'retired' : 'brought-back'}` as const;
-  await withAudit(c, { action, subject: id, detail: { label } }, (em) =>
-    write(em, { retiredAtMs: isRetired ? c.var.nowMs : null }),
+  await withAudit(c, { action, subject: id, detail: { label } }, (prepare) =>
+    write(prepare, { retiredAtMs: isRetired ? c.var.nowMs : null }),
   );
   return c.json(await answerWithPractice(c));
 }

@@ -5,6 +5,7 @@ import { makeSessionCase, playSession, scoreSession } from '#core/learning';
 import type { Env } from '../context';
 import { withAudit } from '../db/with-audit';
 import { sessionAttemptRecord } from '../record/session-attempt';
+import { keepRow } from '../record/write';
 import { body } from '../validate';
 
 const LAST = 40;
@@ -29,8 +30,8 @@ export const sessionAttemptRoutes = new Hono<Env>()
     await withAudit(
       c,
       { action: 'practised', subject: c.var.practitioner.id, detail: { id, points: score.points } },
-      (em) => {
-        em.create(sessionAttemptRecord.entity, {
+      (prepare) => {
+        keepRow(prepare, sessionAttemptRecord, {
           id,
           practitionerId: c.var.practitioner.id,
           atMs: c.var.nowMs,

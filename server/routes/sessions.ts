@@ -19,7 +19,6 @@ import { readKit } from '../db/kit';
 import { checkReviewAnswers } from '../db/review-answers';
 import { keepReviewedVersion } from '../db/reviewed-version';
 import {
-  AS_SIGNED,
   readFrozenPlan,
   readHead,
   readIdBefore,
@@ -34,7 +33,8 @@ import { tellChange } from '../live/tell-change';
 import { opening } from '../opening';
 import { notFound } from '../problem';
 import { coursePlanRecord } from '../record/course-plan';
-import { NOTHING_DONE } from '../record/session';
+import { NOTHING_DONE, sessionRecord } from '../record/session';
+import { keepRow } from '../record/write';
 import { sameJson } from '../same-json';
 import { body } from '../validate';
 
@@ -64,12 +64,18 @@ export const sessionRoutes = (aheadMs: number) =>
       const kit = await readKit(em);
       const { plan, signed, findings } = opening(client, kit, prescriptionId, lighter, nowMs);
       const { guards, reason } = passGuards(findings, practitioner, overrideReason);
-      const own = sameJson(plan, signed) ? AS_SIGNED : JSON.stringify(plan);
+      const own = sameJson(plan, signed) ? null : plan;
       await inTransaction(em, (prepare) => {
-        prepare(
-          `insert into session (id, client_id, prescription_id, opened_at_ms, plan, summary)
-           values (?, ?, ?, ?, ?, ?)`,
-        ).run(id, client.id, prescriptionId, nowMs, own, JSON.stringify(NOTHING_DONE));
+        keepRow(prepare, sessionRecord, {
+          id,
+          clientId: client.id,
+          prescriptionId,
+          openedAtMs: nowMs,
+          plan: own,
+          summary: NOTHING_DONE,
+          finishedAtMs: null,
+          logLine: null,
+        });
         const note: AuditNote = {
           action: guards.length > 0 ? 'session-opened-past-guard' : 'session-opened',
           subject: client.id,

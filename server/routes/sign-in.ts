@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
+import type { KitItem } from '#contract/practice';
 import {
   type FirstLook,
   type FirstStart,
@@ -23,6 +24,9 @@ import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
 import { inTransaction, type Prepare, withStatements } from '../db/sqlite';
 import { Problem } from '../problem';
+import { kitRecord } from '../record/kit';
+import { practiceRecord } from '../record/practice';
+import { keepRow } from '../record/write';
 import { body } from '../validate';
 
 /** An account of the demonstration, as its sign-in page shows it. */
@@ -135,15 +139,26 @@ function keepPractice(
   { practiceName, massUnit, lengthUnit, schoolId, kitIds, kitNames }: FirstStart,
 ): void {
   if (prepare('select 1 from practice').get()) return;
-  prepare(
-    `insert into practice (id, name, school_id, mass_unit, length_unit, phone, letterhead, stricter, clock_ahead_ms)
-     values ('practice', ?, ?, ?, ?, '', '', '[]', 0)`,
-  ).run(practiceName, schoolId, massUnit, lengthUnit);
-  const add = prepare('insert into kit (id, list, item, retired_at_ms) values (?, ?, ?, null)');
+  keepRow(prepare, practiceRecord, {
+    id: 'practice',
+    name: practiceName,
+    schoolId,
+    massUnit,
+    lengthUnit,
+    phone: '',
+    letterhead: '',
+    arbitraryUpToMmHg: null,
+    stricter: [],
+  });
   for (const { list, item, label } of STARTING_KIT) {
     if (!kitIds.includes(item.id)) continue;
     const id = randomUUID();
-    add.run(id, list, JSON.stringify({ ...item, id, label: kitNames[item.id] ?? inEnglish(label) }));
+    keepRow(prepare, kitRecord, {
+      id,
+      list,
+      item: { ...item, id, label: kitNames[item.id] ?? inEnglish(label) } as KitItem['item'],
+      retiredAtMs: null,
+    });
   }
 }
 

@@ -10,9 +10,11 @@ import { fillConditionsOf, fillLettersOf } from '../../db/fill-old';
 import { raiseHolds } from '../../db/holds';
 import { readHead, summarise } from '../../db/session-log';
 import { isForeignKeyClash, isUniqueClash, type Prepare } from '../../db/sqlite';
-import { putTimesRight } from '../../db/times';
 import { ARCHIVED, chosenColumns, fromDatabase, propertiesOf, toDatabase } from '../../record/archived';
-import { columnOf } from '../../record/columns';
+import { insertArchived, replaceArchived } from '../../record/archived-rows';
+import { sessionRecord } from '../../record/session';
+import { putTimesRight } from '../../record/times';
+import { changeRows } from '../../record/write';
 import { sameJson } from '../../same-json';
 import { type AddedRow, keepImport } from '../imports';
 import { checkOcclusion, refuseUnlessAllowed, withoutClaimedRole } from './claims';
@@ -207,11 +209,7 @@ function keep(
   if (isMatched) return { kind: 'same' };
   const here = standing(prepare, kind, row);
   if (here && kind === 'practice' && takesSettings) {
-    const { id, ...settings } = toDatabase(kind, row);
-    const columns = Object.keys(settings);
-    prepare(
-      `update practice set ${columns.map((column) => `${columnOf(column)} = ?`).join(', ')} where id = ?`,
-    ).run(...Object.values(settings), id);
+    replaceArchived(prepare, kind, row);
     return { kind: 'same' };
   }
   if (here) return compared(kind, here, row);
@@ -242,16 +240,12 @@ function compared(kind: ArchiveKind, here: Row, there: Row): Came {
 
 function insert(prepare: Prepare, kind: ArchiveKind, row: Row, at: number): void {
   refuseOfAnother(prepare, kind, row, at);
-  const columns = toDatabase(kind, row);
   if (kind === 'audit') {
-    appendAudit(prepare, { ...row, detail: columns.detail } as AuditRow);
+    appendAudit(prepare, { ...row, detail: toDatabase(kind, row).detail } as AuditRow);
     return;
   }
-  const names = Object.keys(columns);
   try {
-    prepare(
-      `insert into ${ARCHIVED[kind].table} (${names.map(columnOf).join(', ')}) values (${names.map(() => '?').join(', ')})`,
-    ).run(...Object.values(columns));
+    insertArchived(prepare, kind, row);
   } catch (error) {
     if (isForeignKeyClash(error))
       throw new NotAnArchive(
@@ -292,10 +286,10 @@ function wordsOf(row: Row): string {
 
 /** A session whose log has grown: whether it is over, and what later ones ask of it. */
 function growSession(prepare: Prepare, sessionId: string): void {
-  prepare(
-    `update session set finished_at_ms = (
-       select min(at_ms) from session_event where session_id = ?1 and type = 'session-finished') where id = ?1`,
-  ).run(sessionId);
+  const { atMs } = prepare(
+    'select min(at_ms) as "atMs" from session_event where session_id = ? and type = \'session-finished\'',
+  ).get(sessionId) as { atMs: number | null };
+  changeRows(prepare, sessionRecord, { id: sessionId }, { finishedAtMs: atMs });
   const head = readHead(prepare, sessionId);
   if (head) summarise(prepare, head);
 }

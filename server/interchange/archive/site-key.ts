@@ -1,6 +1,8 @@
 import { createPrivateKey, createPublicKey, generateKeyPairSync, sign, verify } from 'node:crypto';
 import type { ArchiveSignature } from '#contract/archive';
 import type { Prepare } from '../../db/sqlite';
+import { siteKeyRecord } from '../../record/site-key';
+import { keepRow } from '../../record/write';
 import { sha256 } from '../../sha256';
 
 /**
@@ -24,7 +26,7 @@ export function siteKey(prepare: Prepare): SiteKey {
 function makeKey(prepare: Prepare): string {
   const { privateKey } = generateKeyPairSync('ed25519');
   const pem = privateKey.export({ type: 'pkcs8', format: 'pem' }).toString();
-  prepare('insert into site_key (id, private_key) values (1, ?)').run(pem);
+  keepRow(prepare, siteKeyRecord, { id: 1, privateKey: pem });
   return pem;
 }
 

@@ -5,8 +5,12 @@ import { type AuditNote, writeAudit } from '../../db/audit';
 import { isForeignKeyClash, type Prepare } from '../../db/sqlite';
 import { uncount } from '../../db/surveillance';
 import { notFound, Problem } from '../../problem';
-import { ARCHIVED } from '../../record/archived';
+import { deleteArchived } from '../../record/archived-rows';
+import { conditionRecord } from '../../record/condition';
+import { holdRecord } from '../../record/hold';
+import { importBatchRecord } from '../../record/import-batch';
 import { recountSuperseded } from '../../record/in-force';
+import { changeRows, deleteRowsCausedBy } from '../../record/write';
 import { NOT_IN_ARCHIVES_SQL } from './about-archives';
 
 type Stored = ImportBatch & { clientIds: string; auditId: number };
@@ -35,18 +39,17 @@ export function takeBack(prepare: Prepare, id: string, by: { practitionerId: str
   if (list.undoneAtMs !== null) return;
   const clientIds = JSON.parse(list.clientIds) as string[];
   refuseWorkedWith(prepare, clientIds, list.auditId);
-  prepare('update import_batch set undone_at_ms = ? where id = ?').run(by.nowMs, id);
+  changeRows(prepare, importBatchRecord, { id }, { undoneAtMs: by.nowMs });
   const rows = prepare(
     'select kind, row_id as "rowId" from import_row where import_id = ? order by place desc',
   ).all(id) as { kind: ArchiveKind; rowId: string }[];
   // What followed from it goes first: it names the people that came.
-  const following = (table: string, prefix: string) =>
-    prepare(`delete from ${table} where substr(cause, 1, length(?1)) = ?1`).run(prefix);
-  following('hold', `import ${id} `);
-  for (const { kind, rowId } of rows) if (kind === 'screening') following('condition', `screening ${rowId} `);
+  deleteRowsCausedBy(prepare, holdRecord, `import ${id} `);
+  for (const { kind, rowId } of rows)
+    if (kind === 'screening') deleteRowsCausedBy(prepare, conditionRecord, `screening ${rowId} `);
   for (const { kind, rowId } of rows) {
     if (kind === 'session') uncount(prepare, rowId);
-    deleteRow(prepare, ARCHIVED[kind].table, rowId);
+    deleteImported(prepare, kind, rowId);
   }
   for (const clientId of clientIds) recountSuperseded(prepare, clientId);
   const note: AuditNote = {
@@ -77,9 +80,9 @@ function refuseWorkedWith(prepare: Prepare, clientIds: readonly string[], auditI
   }
 }
 
-function deleteRow(prepare: Prepare, table: string, rowId: string): void {
+function deleteImported(prepare: Prepare, kind: ArchiveKind, rowId: string): void {
   try {
-    prepare(`delete from ${table} where id = ?`).run(rowId);
+    deleteArchived(prepare, kind, rowId);
   } catch (error) {
     if (!isForeignKeyClash(error)) throw error;
     throw worked(msg('Something of it is in use by now: records made here name it.'));

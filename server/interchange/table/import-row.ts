@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { NOTHING_KNOWN } from '#contract/client';
 import type { TableRow } from '#contract/table';
 import { type Cuff, checkCuff, checkGirth } from '#core/cuff';
 import type { Derived } from '#core/derivation';
@@ -22,6 +23,12 @@ import type { TableKind } from '#core/table';
 import { CONDITION, conditionOf } from '../../db/conditions';
 import { enterSession } from '../../db/enter-session';
 import type { Prepare } from '../../db/sqlite';
+import { clientRecord } from '../../record/client';
+import { fitRecord } from '../../record/fit';
+import { occlusionPressureRecord } from '../../record/occlusion-pressure';
+import { outcomeRecord } from '../../record/outcome';
+import { strengthTestRecord } from '../../record/strength-test';
+import { keepRow } from '../../record/write';
 import type { AddedRow } from '../imports';
 
 /** Why a row is not imported, at which of its fields. */
@@ -75,9 +82,17 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
         msg('{person} is here already. Take the row out, or say who it is.', { person }),
       );
     const id = randomUUID();
-    prepare(
-      'insert into client (id, name, story, shelf_life, limb_shelf_lives, added_at_ms) values (?, ?, ?, ?, ?, ?)',
-    ).run(id, person, story ?? '', USUAL_SHELF_LIFE, '[]', nowMs);
+    keepRow(prepare, clientRecord, {
+      id,
+      name: person,
+      story: story ?? '',
+      about: NOTHING_KNOWN,
+      shelfLife: USUAL_SHELF_LIFE,
+      limbShelfLives: [],
+      addedAtMs: nowMs,
+      archivedAtMs: null,
+      mergedInto: null,
+    });
     addByName(people, person, id);
     return [{ kind: 'client', rowId: id }];
   },
@@ -88,19 +103,17 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     refuse('girthCm', checkGirth(limb, girthCm));
     refuse('cuffId', checkCuff(limb, girthCm, cuff, cuffs));
     const id = randomUUID();
-    prepare(
-      `insert into girth (id, client_id, at_ms, limb, girth_cm, kind, kit_id, label, width_cm)
-       values (?, ?, ?, ?, ?, 'cuff', ?, ?, ?)`,
-    ).run(
+    keepRow(prepare, fitRecord, {
       id,
-      clientOf(keeping, person),
-      atNoon(day, keeping),
+      clientId: clientOf(keeping, person),
+      atMs: atNoon(day, keeping),
       limb,
       girthCm,
-      cuff.id,
-      cuff.label,
-      cuff.widthCm,
-    );
+      kind: 'cuff',
+      kitId: cuff.id,
+      label: cuff.label,
+      widthCm: cuff.widthCm,
+    });
     return [{ kind: 'fit', rowId: id }];
   },
 
@@ -132,33 +145,28 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
       checkPlausibility(estimate.pressure.value, { girthCm: girth, widthCm: cuff.widthCm }),
     );
     const id = randomUUID();
-    prepare(
-      `insert into lop (id, client_id, at_ms, limb, position, cuff_id, cuff_label, width_cm, girth_cm, method, site, pump_id,
-         division_mm_hg, gauge_error_mm_hg, reading_school, pressure_mm_hg, pressure, uncertainty_mm_hg, steady, trials_used)
-       values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 'first-silence', ?, ?, ?, ?, ?)`,
-    ).run(
-      ...[
-        id,
-        clientId,
-        atMs,
-        limb,
-        position,
-        cuff.id,
-        cuff.label,
-        cuff.widthCm,
-        girth,
-        method,
-        site,
-        gauge.id,
-      ],
-      ...[
-        gauge.divisionMmHg,
-        gauge.errorMmHg ?? null,
-        estimate.pressure.value,
-        JSON.stringify(fromATable(estimate.pressure)),
-      ],
-      ...[estimate.uncertaintyMmHg, Number(estimate.steady), estimate.trialsUsed],
-    );
+    keepRow(prepare, occlusionPressureRecord, {
+      id,
+      clientId,
+      atMs,
+      limb,
+      position,
+      cuffId: cuff.id,
+      cuffLabel: cuff.label,
+      widthCm: cuff.widthCm,
+      girthCm: girth,
+      method,
+      site,
+      pumpId: gauge.id,
+      divisionMmHg: gauge.divisionMmHg,
+      gaugeErrorMmHg: gauge.errorMmHg ?? null,
+      readingSchool: 'first-silence',
+      pressureMmHg: estimate.pressure.value,
+      pressure: fromATable(estimate.pressure),
+      uncertaintyMmHg: estimate.uncertaintyMmHg,
+      steady: estimate.steady,
+      trialsUsed: estimate.trialsUsed,
+    });
     return [{ kind: 'occlusion-pressure', rowId: id }];
   },
 
@@ -176,10 +184,17 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     );
     const result = oneRepMax({ loadKg, reps });
     const id = randomUUID();
-    prepare(
-      `insert into strength_test (id, client_id, at_ms, exercise_id, side, load_kg, reps, one_rep_max_kg, one_rep_max)
-       values (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-    ).run(id, clientId, atMs, exerciseId, side, loadKg, reps, result.value, JSON.stringify(result));
+    keepRow(prepare, strengthTestRecord, {
+      id,
+      clientId,
+      atMs,
+      exerciseId,
+      side,
+      loadKg,
+      reps,
+      oneRepMaxKg: result.value,
+      oneRepMax: result,
+    });
     return [{ kind: 'strength-test', rowId: id }];
   },
 
@@ -193,13 +208,16 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     const [wrong] = checkTaken(taken, measure);
     if (wrong) throw new RefusedCell(wrong.field === 'repeats' ? 'values' : wrong.field, wrong.message);
     const id = randomUUID();
-    prepare(
-      `insert into outcome (id, client_id, measure_id, limb, setting, at_ms, repeats, value, note, practitioner_id)
-       values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-    ).run(
-      ...[id, clientId, measureId, limb, taken.setting, atNoon(day, keeping), JSON.stringify(values)],
-      ...[valueTaken(values, measure), taken.note, practitionerId],
-    );
+    keepRow(prepare, outcomeRecord, {
+      id,
+      clientId,
+      ...taken,
+      repeats: values,
+      atMs: atNoon(day, keeping),
+      value: valueTaken(values, measure),
+      practitionerId,
+      withdrawn: null,
+    });
     return [{ kind: 'outcome', rowId: id }];
   },
 

@@ -5,7 +5,7 @@ import { useForm } from 'react-hook-form';
 import type { FirstLook, FirstStart as FirstStartBody } from '#contract/sign-in';
 import { ROLE_NAMES, ROLES } from '#core/access';
 import { STARTING_KIT } from '#core/kit';
-import { SCHOOLS } from '#core/protocol';
+import { SCHOOLS, type SchoolId } from '#core/protocol';
 import { api, failureWords, fieldProblem, read } from '../../../data/api';
 import { useSignIn } from '../../../data/sign-in';
 import { translate } from '../../../language/translate';
@@ -59,9 +59,9 @@ export function FirstStart() {
   );
 }
 
-const SCHOOL_OPTIONS = Object.entries(SCHOOLS).map(([value, { label }]) => ({
+const SCHOOL_OPTIONS = (Object.keys(SCHOOLS) as SchoolId[]).map((value) => ({
   value,
-  label: translate(label),
+  label: translate(SCHOOLS[value].label),
 }));
 
 type Typed = { practiceName: string; personName: string; name: string; passphrase: string };
@@ -75,7 +75,7 @@ function Practice({ word, found }: { word: string; found: FirstLook }) {
   const [role, setRole] = useState<(typeof ROLES)[number]>('clinician');
   const [massUnit, setMassUnit] = useState<FirstStartBody['massUnit']>('kg');
   const [lengthUnit, setLengthUnit] = useState<FirstStartBody['lengthUnit']>('cm');
-  const [schoolId, setSchoolId] = useState(SCHOOL_OPTIONS[0]?.value ?? '');
+  const [schoolId, setSchoolId] = useState<SchoolId>(SCHOOL_OPTIONS[0]?.value ?? 'clinic');
   const [kitIds, setKitIds] = useState<string[]>([]);
   const isNew = found.practiceName === null;
   const submit = handleSubmit(({ practiceName, personName, name, passphrase }) =>

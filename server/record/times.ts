@@ -1,6 +1,6 @@
-import { recountSuperseded } from '../record/in-force';
-import { TIMES_OF_A_CLIENT } from '../record/of-client';
-import type { Prepare } from './sqlite';
+import type { Prepare } from '../db/sqlite';
+import { recountSuperseded } from './in-force';
+import { TIMES_OF_A_CLIENT } from './of-client';
 
 /** What ends so long after it was recorded moves with it; a birthday and an operation have their own day. */
 const MOVES: readonly string[] = [

@@ -1,6 +1,6 @@
 import type { EntryContent, RecordEntries, RecordEntry, RetractableKind } from '#contract/corrections';
-import { RETRACTABLE } from '../record/retractable';
-import type { Prepare } from './sqlite';
+import type { Prepare } from '../db/sqlite';
+import { RETRACTABLE } from './retractable';
 
 const PAGE = 40;
 

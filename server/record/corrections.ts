@@ -1,14 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import type { RetractableKind } from '#contract/corrections';
 import { msg } from '#core/message';
+import { writeAudit } from '../db/audit';
+import { endConditionsOfScreening } from '../db/conditions';
+import type { Prepare } from '../db/sqlite';
+import { uncount } from '../db/surveillance';
 import { notFound, Problem } from '../problem';
-import { recountSuperseded } from '../record/in-force';
-import { DELETES_OF_A_CLIENT, TABLES_OF_A_CLIENT } from '../record/of-client';
-import { retractable } from '../record/retractable';
-import { writeAudit } from './audit';
-import { endConditionsOfScreening } from './conditions';
-import type { Prepare } from './sqlite';
-import { uncount } from './surveillance';
+import { recountSuperseded } from './in-force';
+import { DELETES_OF_A_CLIENT, TABLES_OF_A_CLIENT } from './of-client';
+import { retractable } from './retractable';
+import { retractionRecord } from './retraction';
+import { keepRow } from './write';
 
 type By = { practitionerId: string; atMs: number };
 
@@ -34,9 +36,7 @@ export function retract(
     uncount(prepare, id);
   }
   if (kind === 'screening') endConditionsOfScreening(prepare, clientId, id, { ...by, reason });
-  prepare(
-    `insert into retraction (id, client_id, kind, row_id, at_ms, practitioner_id, reason) values (?, ?, ?, ?, ?, ?, ?)`,
-  ).run(randomUUID(), clientId, kind, id, by.atMs, by.practitionerId, reason);
+  keepRow(prepare, retractionRecord, { id: randomUUID(), clientId, kind, rowId: id, ...by, reason });
   writeAudit(
     prepare,
     { action: 'retracted', subject: clientId, detail: { kind, id, reason, before: row } },

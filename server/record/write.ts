@@ -1,0 +1,126 @@
+import type { InferEntity, RequiredEntityData } from '@mikro-orm/core';
+import type { EntitySchema } from '@mikro-orm/libsql';
+import type { Prepare } from '../db/sqlite';
+import { type Column, columnsOf } from './columns';
+
+// biome-ignore lint/suspicious/noExplicitAny: an entity of any record; what is written is typed by the record that is given.
+type Record = { table: string; entity: EntitySchema<any> };
+/** What the ORM reads lazily is written like any other value. */
+type Plain<T> = T extends { unwrap(): infer Value } ? Value : T;
+type Values<R extends Record> = {
+  [P in keyof InferEntity<R['entity']>]?: Plain<InferEntity<R['entity']>[P]>;
+};
+type Property<R extends Record> = keyof InferEntity<R['entity']> & string;
+
+/** What becomes of a row whose like is there already: it is left as it is, or takes over some columns. */
+type Clash<R extends Record> = {
+  sameAs: readonly Property<R>[];
+  update: 'nothing' | readonly Property<R>[];
+};
+
+const quoted = (names: readonly string[]): string => names.map((name) => `"${name}"`).join(', ');
+
+/** A value as the database keeps it. */
+function stored({ as, isNullable }: Column, value: unknown): unknown {
+  // Where a column is never null, `null` is a value of its JSON.
+  if (value === null && !(as === 'json' && !isNullable)) return null;
+  if (as === 'json') return JSON.stringify(value);
+  return as === 'flag' ? Number(value) : value;
+}
+
+/** The columns of what is given, in the order of the definition. @throws RangeError for a property that the record does not have */
+function given(record: Record, values: object): { column: Column; value: unknown }[] {
+  const columns = columnsOf(record);
+  return Object.entries(values).flatMap(([property, value]) => {
+    const column = columns.find((one) => one.property === property);
+    if (!column) throw new RangeError(`${record.table} has no ${property}.`);
+    return value === undefined ? [] : [{ column, value: stored(column, value) }];
+  });
+}
+
+/**
+ * Keeps a row of a record. What has a default may be left out. To be called in a transaction, with its audit entry.
+ * @param clash what becomes of it where its like is there already; without it the database refuses it
+ * @returns how many rows were written
+ */
+export function keepRow<R extends Record>(
+  prepare: Prepare,
+  record: R,
+  row: RequiredEntityData<InferEntity<R['entity']>>,
+  clash?: Clash<R>,
+): number {
+  const columns = given(record, row);
+  const nameOf = (property: string) =>
+    columnsOf(record).find((one) => one.property === property)?.name ?? property;
+  const onClash = clash
+    ? ` on conflict (${quoted(clash.sameAs.map(nameOf))}) do ${
+        clash.update === 'nothing'
+          ? 'nothing'
+          : `update set ${clash.update
+              .map(nameOf)
+              .map((name) => `"${name}" = excluded."${name}"`)
+              .join(', ')}`
+      }`
+    : '';
+  return prepare(
+    `insert into "${record.table}" (${quoted(columns.map(({ column }) => column.name))})
+     values (${columns.map(() => '?').join(', ')})${onClash}`,
+  ).run(...columns.map(({ value }) => value)).changes;
+}
+
+/** Keeps a row, in place of the one of its id where there is one. */
+export const replaceRow = <R extends Record>(
+  prepare: Prepare,
+  record: R,
+  row: RequiredEntityData<InferEntity<R['entity']>>,
+): number =>
+  keepRow(prepare, record, row, {
+    sameAs: ['id' as Property<R>],
+    update: (Object.keys(row) as Property<R>[]).filter((property) => property !== 'id'),
+  });
+
+/**
+ * Changes the rows of a record that have these values: one, any of a list, or none where it is null.
+ * @returns how many rows were changed
+ */
+export function changeRows<R extends Record>(
+  prepare: Prepare,
+  record: R,
+  where: { [P in Property<R>]?: InferEntity<R['entity']>[P] | readonly InferEntity<R['entity']>[P][] },
+  to: Values<R>,
+): number {
+  const set = given(record, to);
+  if (set.length === 0) return 0;
+  const { sql, values } = matching(record, where);
+  return prepare(
+    `update "${record.table}" set ${set.map(({ column }) => `"${column.name}" = ?`).join(', ')} where ${sql}`,
+  ).run(...set.map(({ value }) => value), ...values).changes;
+}
+
+/** Deletes the rows of a record that have these values. @returns how many */
+export function deleteRows<R extends Record>(prepare: Prepare, record: R, where: Values<R>): number {
+  const { sql, values } = matching(record, where);
+  return prepare(`delete from "${record.table}" where ${sql}`).run(...values).changes;
+}
+
+/** Deletes rows by what caused them: a cause begins with it. */
+export function deleteRowsCausedBy(prepare: Prepare, { table }: Record, prefix: string): void {
+  prepare(`delete from "${table}" where substr(cause, 1, length(?1)) = ?1`).run(prefix);
+}
+
+function matching(record: Record, where: object): { sql: string; values: unknown[] } {
+  const columns = columnsOf(record);
+  const parts = Object.entries(where).map(([property, value]) => {
+    const column = columns.find((one) => one.property === property);
+    if (!column) throw new RangeError(`${record.table} has no ${property}.`);
+    if (value === null) return { sql: `"${column.name}" is null`, values: [] };
+    const any = Array.isArray(value) ? value : [value];
+    return {
+      sql: `"${column.name}" in (${any.map(() => '?').join(', ')})`,
+      values: any.map((one) => stored(column, one)),
+    };
+  });
+  // Without a condition every row would be meant.
+  if (parts.length === 0) throw new RangeError(`Say which rows of ${record.table}.`);
+  return { sql: parts.map((part) => part.sql).join(' and '), values: parts.flatMap((part) => part.values) };
+}
