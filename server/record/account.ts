@@ -21,4 +21,5 @@ export const accountRecord = defineRecord({
     certifiedUntilDay: p.string().nullable(),
   },
   refers: { practitionerId: 'person' },
+  unique: ['name'],
 });

@@ -13,4 +13,5 @@ export const calendarFeedRecord = defineRecord({
     madeAtMs: atMs(),
   },
   refers: { practitionerId: 'person' },
+  unique: ['secret_sha256'],
 });

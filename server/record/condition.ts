@@ -21,5 +21,6 @@ export const conditionRecord = defineRecord({
   at: ['atMs'],
   uses: { practitioner: ['endedBy'] },
   archive: { kind: 'condition' },
+  unique: ['client_id, cause'],
   indexes: ['condition (client_id) where ended_at_ms is null'],
 });

@@ -53,6 +53,10 @@ export type Definition = {
   computed?: Readonly<Record<string, string>>;
   /** Properties that always have a value, in columns that allow null: they were added to tables that had rows. */
   nullableInFile?: readonly string[];
+  /** Conditions that every row has to meet, as SQL. */
+  checks?: readonly string[];
+  /** Columns that no two rows have alike together, in addition to the key. */
+  unique?: readonly string[];
   /** As SQLite has them, after `on`. */
   indexes?: readonly string[];
 };

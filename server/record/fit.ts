@@ -24,5 +24,6 @@ export const fitRecord = defineRecord({
   retract: { kind: 'fit', content: `json_object('limb', limb, 'girthCm', girth_cm, 'label', label)` },
   uses: { kit: ['kitId'] },
   archive: { kind: 'fit' },
+  checks: ['girth_cm > 0', "kind in ('cuff', 'strap')"],
   indexes: ['girth (client_id, at_ms)', 'girth (client_id, limb) where superseded = 0'],
 });

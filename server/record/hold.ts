@@ -37,5 +37,6 @@ export const holdRecord = defineRecord({
     ends_at_ms: "json_extract(ends, '$.atMs')",
     ends_session_id: "json_extract(ends, '$.sessionId')",
   },
+  unique: ['client_id, cause'],
   indexes: ['hold (client_id, ends_at_ms) where lifted_at_ms is null'],
 });

@@ -18,5 +18,6 @@ export const homeLinkRecord = defineRecord({
     sessions: p.integer().default(0),
   },
   refers: { coursePlanId: 'course_plan', madeBy: 'person' },
+  unique: ['secret_sha256'],
   indexes: ['home_link (client_id, made_at_ms)'],
 });

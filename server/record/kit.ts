@@ -13,4 +13,5 @@ export const kitRecord = defineRecord({
     retiredAtMs: p.bigint('number').nullable(),
   },
   archive: { kind: 'kit', order: 'rowid', ofClient: { usedAs: 'kit', inPlans: true } },
+  checks: ["list in ('cuffs', 'pumps', 'weightKits', 'straps')"],
 });

@@ -40,6 +40,7 @@ export const occlusionPressureRecord = defineRecord({
   },
   uses: { kit: ['cuffId', 'pumpId'] },
   archive: { kind: 'occlusion-pressure' },
+  checks: ['pressure_mm_hg between 20 and 300'],
   indexes: [
     'lop (client_id, at_ms)',
     'lop (client_id, limb, position, cuff_id, width_cm) where superseded = 0',

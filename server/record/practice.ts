@@ -30,4 +30,5 @@ export const practiceRecord = defineRecord({
     clockAheadMs: p.bigint('number').default(0),
   },
   archive: { kind: 'practice', order: 'id', follows: () => ({ id: 'practice' }) },
+  checks: ["mass_unit in ('kg', 'lb')", "length_unit in ('cm', 'in')"],
 });

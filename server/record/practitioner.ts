@@ -15,4 +15,5 @@ export const practitionerRecord = defineRecord({
     elsewhere: p.boolean().default(false),
   },
   archive: { kind: 'practitioner', order: 'list_order, id', ofClient: { usedAs: 'practitioner' } },
+  checks: ["role in ('clinician', 'coach', 'assistant')"],
 });

@@ -103,6 +103,24 @@ describe('the definitions and a database that was migrated from nothing', () => 
     );
   });
 
+  it.each(RECORDS.map((record) => record.table))('ask the same of every row of %s', (table) => {
+    const { checks = [], unique = [] } =
+      definitions.find((one) => one.table === table) ?? expect.unreachable();
+    const { sql = '' } = read<Named>(`select sql from sqlite_master where name = '${table}'`)[0] ?? {};
+    const inFile = [...plain(sql).matchAll(/(?<![a-z_])check \(((?:[^()]|\([^()]*\))*)\)/g)].map(
+      ([, check]) => check,
+    );
+    expect(inFile.sort()).toEqual([...checks].sort());
+    const alike = read<{ name: string }>(
+      `select name from pragma_index_list('${table}') where origin = 'u'`,
+    ).map(({ name }) =>
+      read<{ name: string }>(`select name from pragma_index_info('${name}') order by seqno`)
+        .map((one) => one.name)
+        .join(', '),
+    );
+    expect(alike.sort()).toEqual([...unique].sort());
+  });
+
   it('have the same indexes', () => {
     const stored = read<Named>("select sql from sqlite_master where type = 'index' and sql is not null");
     expect(

@@ -20,5 +20,6 @@ export const retractionRecord = defineRecord({
   at: ['atMs'],
   uses: { practitioner: ['practitionerId'] },
   archive: { kind: 'retraction' },
+  unique: ['kind, row_id'],
   indexes: ['retraction (client_id, at_ms)'],
 });

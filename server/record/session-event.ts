@@ -28,6 +28,7 @@ export const sessionEventRecord = defineRecord({
       return { id, sessionId, deviceId, seq, atMs, type };
     },
   },
+  unique: ['session_id, device_id, seq'],
 });
 
 /** Appends an event to its log: the path of every pump reading, so one statement that is written once. */

@@ -19,6 +19,7 @@ export const signInRecord = defineRecord({
     endedAtMs: p.bigint('number').nullable(),
   },
   refers: { practitionerId: 'account' },
+  unique: ['token_sha256'],
   indexes: [
     'sign_in (device_sha256) where ended_at_ms is null',
     'sign_in (practitioner_id) where ended_at_ms is null',

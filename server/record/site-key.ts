@@ -10,4 +10,5 @@ export const siteKeyRecord = defineRecord({
     id: p.integer().primary(),
     privateKey: p.string(),
   },
+  checks: ['id = 1'],
 });

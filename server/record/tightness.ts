@@ -31,5 +31,6 @@ export const tightnessRecord = defineRecord({
   },
   uses: { kit: ['strapId'] },
   archive: { kind: 'tightness' },
+  checks: ['felt between 0 and 10'],
   indexes: ['tightness (client_id, at_ms)', 'tightness (client_id, limb, strap_id) where superseded = 0'],
 });
