@@ -7,6 +7,10 @@ import { Migration } from '@mikro-orm/migrations';
 export class PlainNames extends Migration {
   override async up(): Promise<void> {
     for (const statement of STATEMENTS) this.addSql(statement);
+    // Migration 019 brought this column only after it had been used once without.
+    const counts = await this.execute("select 1 from pragma_table_info('tightness') where name = 'counts'");
+    if (counts.length === 0)
+      this.addSql("alter table tightness add column counts text not null default 'marks'");
   }
 }
 
