@@ -5,19 +5,16 @@ import {
   endConditionsSchema,
   liftHoldSchema,
   type NewShelfLife,
-  NOTHING_KNOWN,
   newClientSchema,
   newShelfLifeSchema,
   peopleQuerySchema,
 } from '#contract/client';
 import { lastReviewOfSchema } from '#contract/course-plan';
 import { newFitSchema, newStrengthTestSchema } from '#contract/measurements';
-import { checkCuff, checkGirth, checkTightness, tightnessSchema } from '#core/cuff';
+import { checkTightness, tightnessSchema } from '#core/cuff';
 import { hardFindings } from '#core/findings';
 import { msg } from '#core/message';
-import { USUAL_SHELF_LIFE } from '#core/occlusion-pressure';
 import { libraryOf } from '#core/protocol';
-import { limbKind } from '#core/quantity';
 import {
   type ClientFacts,
   holdsOfScreening,
@@ -38,7 +35,7 @@ import {
   screeningAnswersSchema,
   subjectOf,
 } from '#core/screening';
-import { checkTest, oneRepMax } from '#core/strength';
+import { checkTest } from '#core/strength';
 import { passGuards } from '../access/guards';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
@@ -56,10 +53,11 @@ import { tellChange } from '../live/tell-change';
 import { notFound, refusedByRules, refusedField } from '../problem';
 import { clearanceRecord } from '../record/clearance';
 import { clientRecord } from '../record/client';
+import { keepClient } from '../record/commands/keep-client';
+import { checkFit, keepFit, rowOfFit } from '../record/commands/keep-fit';
+import { keepStrengthTest } from '../record/commands/keep-strength-test';
 import { consentRecord } from '../record/consent';
-import { fitRecord } from '../record/fit';
 import { screeningRecord } from '../record/screening';
-import { strengthTestRecord } from '../record/strength-test';
 import { tightnessRecord } from '../record/tightness';
 import { changeRows, keepRow } from '../record/write';
 import { body, query } from '../validate';
@@ -73,14 +71,7 @@ export const clientRoutes = new Hono<Env>()
   .post('/', body(newClientSchema), async (c) => {
     const id = randomUUID();
     await withAudit(c, { action: 'client-added', subject: id }, (prepare) => {
-      keepRow(prepare, clientRecord, {
-        id,
-        ...c.req.valid('json'),
-        about: NOTHING_KNOWN,
-        shelfLife: USUAL_SHELF_LIFE,
-        limbShelfLives: [],
-        addedAtMs: c.var.nowMs,
-      });
+      keepClient(prepare, { id, ...c.req.valid('json'), addedAtMs: c.var.nowMs });
     });
     return c.json(await tellChange(c, id, true), 201);
   })
@@ -228,30 +219,18 @@ export const clientRoutes = new Hono<Env>()
   .post('/:id/fits', body(newFitSchema), async (c) => {
     const client = await findClient(c.var.em, c.req.param('id'));
     const fit = c.req.valid('json');
-    const { limb, girthCm, kind } = fit;
     const kit = await readKit(c.var.em);
     const worn =
       fit.kind === 'cuff'
         ? await findKit(c.var.em, 'cuffs', fit.cuffId)
         : await findKit(c.var.em, 'straps', fit.strapId);
-    const wrongGirth = checkGirth(limb, girthCm);
-    if (wrongGirth.length > 0) throw refusedByRules(wrongGirth);
-    if ('canOcclude' in worn) {
-      const misfit = checkCuff(limb, girthCm, worn, kit.cuffs);
-      if (misfit.length > 0) throw refusedByRules(misfit);
-    } else if (worn.limbKind !== limbKind(limb)) {
-      throw refusedField(
-        msg('Refused by a rule'),
-        'strapId',
-        'FIT-1',
-        msg('{worn} is made for the other kind of limb.', { worn: worn.label }),
-        msg('Choose another strap.'),
-      );
-    }
-    const row = { limb, girthCm, kind, kitId: worn.id, label: worn.label, widthCm: worn.widthCm };
-    await withAudit(c, { action: 'fitted', subject: client.id, detail: row }, (prepare) => {
-      keepRow(prepare, fitRecord, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
-    });
+    const fitted = { limb: fit.limb, girthCm: fit.girthCm, worn };
+    const wrong = checkFit(fitted, kit.cuffs);
+    if (wrong.length > 0) throw refusedByRules(wrong);
+    const note: AuditNote = { action: 'fitted', subject: client.id, detail: rowOfFit(fitted) };
+    await withAudit(c, note, (prepare) =>
+      keepFit(prepare, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...fitted }),
+    );
     return c.json(await tellChange(c, client.id), 201);
   })
 
@@ -295,22 +274,14 @@ export const clientRoutes = new Hono<Env>()
       c.var.practitioner,
       overrideReason,
     );
-    const result = oneRepMax(test);
     const note: AuditNote = {
       action: guards.length > 0 ? 'strength-tested-past-guard' : 'strength-tested',
       subject: client.id,
       detail: { ...test, guards: guards.map(({ rule }) => rule), reason },
     };
-    await withAudit(c, note, (prepare) => {
-      keepRow(prepare, strengthTestRecord, {
-        id: randomUUID(),
-        clientId: client.id,
-        atMs: c.var.nowMs,
-        ...test,
-        oneRepMaxKg: result.value,
-        oneRepMax: result,
-      });
-    });
+    await withAudit(c, note, (prepare) =>
+      keepStrengthTest(prepare, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...test }),
+    );
     return c.json(await tellChange(c, client.id), 201);
   });
 

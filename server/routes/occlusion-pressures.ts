@@ -19,9 +19,8 @@ import { readPracticeSpread } from '../db/practice-spread';
 import { withAudit } from '../db/with-audit';
 import { tellChange } from '../live/tell-change';
 import { notFound, refusedByRules, refusedField } from '../problem';
-import { occlusionPressureRecord } from '../record/occlusion-pressure';
+import { keepOcclusionPressure } from '../record/commands/keep-occlusion-pressure';
 import { quickCheckRecord } from '../record/quick-check';
-import { trialRecord } from '../record/trial';
 import { keepRow } from '../record/write';
 import { body } from '../validate';
 
@@ -56,28 +55,18 @@ export const occlusionPressureRoutes = new Hono<Env>()
     if (refused.length > 0) throw refusedByRules(refused);
     const id = randomUUID();
     const note: AuditNote = { action: 'occlusion-pressure-measured', subject: client.id, detail: { id } };
-    await withAudit(c, note, (prepare) => {
-      keepRow(prepare, occlusionPressureRecord, {
+    await withAudit(c, note, (prepare) =>
+      keepOcclusionPressure(prepare, {
         id,
         clientId: client.id,
         atMs: c.var.nowMs,
-        ...how,
-        divisionMmHg: gauge.divisionMmHg,
-        gaugeErrorMmHg: gauge.errorMmHg ?? null,
-        cuffId: fit.cuffId,
-        cuffLabel: fit.label,
-        widthCm: fit.widthCm,
-        girthCm: fit.girthCm,
-        pressureMmHg: estimate.pressure.value,
-        pressure: estimate.pressure,
-        uncertaintyMmHg: estimate.uncertaintyMmHg,
-        steady: estimate.steady,
-        trialsUsed: estimate.trialsUsed,
-      });
-      trials.forEach((readings, place) => {
-        keepRow(prepare, trialRecord, { id: randomUUID(), lopId: id, place, readings });
-      });
-    });
+        how,
+        worn: fit,
+        gauge,
+        estimate,
+        trials,
+      }),
+    );
     return c.json(await tellChange(c, client.id), 201);
   })
 

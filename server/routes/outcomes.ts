@@ -24,7 +24,6 @@ import {
   type MeasureBook,
   type MeasureId,
   measureBook,
-  valueTaken,
 } from '#core/outcomes';
 import { dayAt, dayOf, limbKind } from '#core/quantity';
 import { comparisonInForce } from '#core/record';
@@ -39,6 +38,7 @@ import { happenedAtMs } from '../happened';
 import { tellChange } from '../live/tell-change';
 import { notFound, refusedField } from '../problem';
 import { adverseEventRecord } from '../record/adverse-event';
+import { keepOutcome } from '../record/commands/keep-outcome';
 import { comparisonRecord } from '../record/comparison';
 import { outcomeRecord } from '../record/outcome';
 import { practiceRecord } from '../record/practice';
@@ -75,16 +75,13 @@ export const outcomeRoutes = new Hono<Env>()
     const atMs = happenedAtMs(taken.atMs, c.var.nowMs, 'OUT-1');
     const already = await c.var.em.findOne(outcomeRecord.entity, { id: taken.id });
     if (!already) {
-      await withAudit(c, { action: 'outcome-kept', subject: client.id, detail: taken }, (prepare) => {
-        keepRow(prepare, outcomeRecord, {
-          ...taken,
-          atMs,
-          clientId: client.id,
-          value: valueTaken(taken.repeats, measure),
-          practitionerId: c.var.practitioner.id,
-          withdrawn: null,
-        });
-      });
+      await withAudit(c, { action: 'outcome-kept', subject: client.id, detail: taken }, (prepare) =>
+        keepOutcome(
+          prepare,
+          { ...taken, atMs, clientId: client.id, practitionerId: c.var.practitioner.id },
+          measure,
+        ),
+      );
     }
     await tellChange(c, client.id);
     return c.json(await outcomesOf(c, client.id), 201);

@@ -1,34 +1,26 @@
 import { randomUUID } from 'node:crypto';
-import { NOTHING_KNOWN } from '#contract/client';
 import type { TableRow } from '#contract/table';
 import { type Cuff, checkCuff, checkGirth } from '#core/cuff';
 import type { Derived } from '#core/derivation';
 import { type Finding, hardFindings } from '#core/findings';
 import type { Pump } from '#core/kit';
 import { type Message, MessageError, msg, sentences } from '#core/message';
-import {
-  checkPlausibility,
-  estimateOcclusionPressure,
-  METHODS,
-  type Spread,
-  USUAL_SHELF_LIFE,
-} from '#core/occlusion-pressure';
-import { checkTaken, type MeasureBook, valueTaken } from '#core/outcomes';
+import { checkPlausibility, estimateOcclusionPressure, METHODS, type Spread } from '#core/occlusion-pressure';
+import { checkTaken, type MeasureBook } from '#core/outcomes';
 import { readPlan, setOrder } from '#core/plan';
 import type { Exercise } from '#core/protocol';
 import { limbKind } from '#core/quantity';
 import { operatedOn } from '#core/record';
-import { checkTest, oneRepMax } from '#core/strength';
+import { checkTest } from '#core/strength';
 import type { TableKind } from '#core/table';
 import { CONDITION, conditionOf } from '../../db/conditions';
 import { enterSession } from '../../db/enter-session';
 import type { Prepare } from '../../db/sqlite';
-import { clientRecord } from '../../record/client';
-import { fitRecord } from '../../record/fit';
-import { occlusionPressureRecord } from '../../record/occlusion-pressure';
-import { outcomeRecord } from '../../record/outcome';
-import { strengthTestRecord } from '../../record/strength-test';
-import { keepRow } from '../../record/write';
+import { keepClient } from '../../record/commands/keep-client';
+import { keepFit } from '../../record/commands/keep-fit';
+import { keepOcclusionPressure } from '../../record/commands/keep-occlusion-pressure';
+import { keepOutcome } from '../../record/commands/keep-outcome';
+import { keepStrengthTest } from '../../record/commands/keep-strength-test';
 import type { AddedRow } from '../imports';
 
 /** Why a row is not imported, at which of its fields. */
@@ -82,17 +74,7 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
         msg('{person} is here already. Take the row out, or say who it is.', { person }),
       );
     const id = randomUUID();
-    keepRow(prepare, clientRecord, {
-      id,
-      name: person,
-      story: story ?? '',
-      about: NOTHING_KNOWN,
-      shelfLife: USUAL_SHELF_LIFE,
-      limbShelfLives: [],
-      addedAtMs: nowMs,
-      archivedAtMs: null,
-      mergedInto: null,
-    });
+    keepClient(prepare, { id, name: person, story: story ?? '', addedAtMs: nowMs });
     addByName(people, person, id);
     return [{ kind: 'client', rowId: id }];
   },
@@ -103,16 +85,13 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     refuse('girthCm', checkGirth(limb, girthCm));
     refuse('cuffId', checkCuff(limb, girthCm, cuff, cuffs));
     const id = randomUUID();
-    keepRow(prepare, fitRecord, {
+    keepFit(prepare, {
       id,
       clientId: clientOf(keeping, person),
       atMs: atNoon(day, keeping),
       limb,
       girthCm,
-      kind: 'cuff',
-      kitId: cuff.id,
-      label: cuff.label,
-      widthCm: cuff.widthCm,
+      worn: cuff,
     });
     return [{ kind: 'fit', rowId: id }];
   },
@@ -145,27 +124,16 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
       checkPlausibility(estimate.pressure.value, { girthCm: girth, widthCm: cuff.widthCm }),
     );
     const id = randomUUID();
-    keepRow(prepare, occlusionPressureRecord, {
+    keepOcclusionPressure(prepare, {
       id,
       clientId,
       atMs,
-      limb,
-      position,
-      cuffId: cuff.id,
-      cuffLabel: cuff.label,
-      widthCm: cuff.widthCm,
-      girthCm: girth,
-      method,
-      site,
-      pumpId: gauge.id,
-      divisionMmHg: gauge.divisionMmHg,
-      gaugeErrorMmHg: gauge.errorMmHg ?? null,
-      readingSchool: 'first-silence',
-      pressureMmHg: estimate.pressure.value,
+      how: { limb, position, method, site, readingSchool: 'first-silence' },
+      worn: { cuffId: cuff.id, label: cuff.label, widthCm: cuff.widthCm, girthCm: girth },
+      gauge,
+      estimate,
       pressure: fromATable(estimate.pressure),
-      uncertaintyMmHg: estimate.uncertaintyMmHg,
-      steady: estimate.steady,
-      trialsUsed: estimate.trialsUsed,
+      trials: [],
     });
     return [{ kind: 'occlusion-pressure', rowId: id }];
   },
@@ -182,19 +150,8 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
       checkTest(exerciseId, exercise, { side, reps }, operatedAt(prepare, clientId, atMs)),
       'guards too',
     );
-    const result = oneRepMax({ loadKg, reps });
     const id = randomUUID();
-    keepRow(prepare, strengthTestRecord, {
-      id,
-      clientId,
-      atMs,
-      exerciseId,
-      side,
-      loadKg,
-      reps,
-      oneRepMaxKg: result.value,
-      oneRepMax: result,
-    });
+    keepStrengthTest(prepare, { id, clientId, atMs, exerciseId, side, loadKg, reps });
     return [{ kind: 'strength-test', rowId: id }];
   },
 
@@ -208,16 +165,7 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     const [wrong] = checkTaken(taken, measure);
     if (wrong) throw new RefusedCell(wrong.field === 'repeats' ? 'values' : wrong.field, wrong.message);
     const id = randomUUID();
-    keepRow(prepare, outcomeRecord, {
-      id,
-      clientId,
-      ...taken,
-      repeats: values,
-      atMs: atNoon(day, keeping),
-      value: valueTaken(values, measure),
-      practitionerId,
-      withdrawn: null,
-    });
+    keepOutcome(prepare, { id, clientId, ...taken, atMs: atNoon(day, keeping), practitionerId }, measure);
     return [{ kind: 'outcome', rowId: id }];
   },
 
