@@ -13,7 +13,7 @@ import { changeAccount, openAccount } from '#server/access/accounts';
 import { hashSecret } from '#server/access/passphrase';
 import { signInHere } from '#server/access/sign-in-here';
 import { createApp } from '#server/app';
-import { inTransaction, waitForDisk } from '#server/db/sqlite';
+import { inTransaction, waitForDisk } from '#server/db/dialect/connection';
 import { kitRecord } from '#server/record/kit';
 import { practiceRecord } from '#server/record/practice';
 import { practitionerRecord } from '#server/record/practitioner';

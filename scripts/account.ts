@@ -6,7 +6,7 @@ import { hashSecret } from '#server/access/passphrase';
 import { SignIns } from '#server/access/sign-ins';
 import { Unusable } from '#server/backup/database-file';
 import { writeAudit } from '#server/db/audit';
-import { inTransaction, withStatements } from '#server/db/sqlite';
+import { inTransaction, withStatements } from '#server/db/dialect/connection';
 import { openFile } from '#server/open-file';
 import { start } from '#server/start';
 import type { AuditNote } from '../server/db/audit';

@@ -7,7 +7,7 @@ import Database from 'libsql';
 import { archiveJsonSchema } from '#contract/archive';
 import { inEnglish } from '#language/render';
 import { lookInto, Unusable } from '#server/backup/database-file';
-import { inTransaction } from '#server/db/sqlite';
+import { inTransaction } from '#server/db/dialect/connection';
 import { databaseFile } from '#server/environment';
 import { takeIn } from '#server/interchange/archive/import-archive';
 import { LONGEST_LINE, NotAnArchive } from '#server/interchange/archive/read-archive';

@@ -2,7 +2,7 @@ import Database from 'libsql';
 import { inEnglish } from '#language/render';
 import { lookInto, Unusable } from '#server/backup/database-file';
 import { checkChain } from '#server/db/audit';
-import type { Statement } from '#server/db/sqlite';
+import type { Statement } from '#server/db/dialect/connection';
 import { databaseFile } from '#server/environment';
 import { start } from '#server/start';
 

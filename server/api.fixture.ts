@@ -16,7 +16,7 @@ import { openAccount } from './access/accounts';
 import { hashSecret } from './access/passphrase';
 import { createApp } from './app';
 import { openDatabase } from './db/database';
-import { inTransaction } from './db/sqlite';
+import { inTransaction } from './db/dialect/connection';
 import { practiceClock } from './practice-clock';
 import { kitRecord } from './record/kit';
 import { practiceRecord } from './record/practice';

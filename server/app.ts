@@ -14,7 +14,7 @@ import { routeOf } from './access/route-of';
 import { SignIns } from './access/sign-ins';
 import type { Env } from './context';
 import { writeAudit } from './db/audit';
-import { inTransaction, renewConnection } from './db/sqlite';
+import { inTransaction, renewConnection } from './db/dialect/connection';
 import { DeviceHub } from './devices/device-hub';
 import { compressLong, keepNoCopies, limitBody, refuseUnstorable, withSecureHeaders } from './edge';
 import { limitRequests, limitSignIns } from './limits';

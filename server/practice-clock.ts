@@ -1,6 +1,6 @@
 import type { MikroORM } from '@mikro-orm/libsql';
 import { MS_PER_HOUR, MS_PER_SECOND } from '#core/quantity';
-import { inTransaction, type Prepare, withStatements } from './db/sqlite';
+import { inTransaction, type Prepare, withStatements } from './db/dialect/connection';
 import { practiceRecord } from './record/practice';
 import { putTimesRight } from './record/times';
 import { changeRows } from './record/write';

@@ -9,7 +9,7 @@ import { madePassphrase } from './access/made-passphrase';
 import { createApp } from './app';
 import { backupPlan, scheduleBackups } from './backup/schedule';
 import { checkpoint } from './db/check';
-import { withStatements } from './db/sqlite';
+import { withStatements } from './db/dialect/connection';
 import { type LineToHere, lineToHere } from './line-to-here';
 import { Feed } from './live/feed';
 import { Lines } from './live/lines';

@@ -12,7 +12,7 @@ import { signInAt } from '#server/access/sign-in-at';
 import { signInHere } from '#server/access/sign-in-here';
 import { createApp } from '#server/app';
 import { openDatabase } from '#server/db/database';
-import { type Prepare, withStatements } from '#server/db/sqlite';
+import { type Prepare, withStatements } from '#server/db/dialect/connection';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { generate } from '../generate/generate';
 import { startServer } from './demo-server';

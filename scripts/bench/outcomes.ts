@@ -7,7 +7,7 @@ import { chromium } from '@playwright/test';
 import { DEMO_OWNER } from '#demo/practice';
 import { signInAt } from '#server/access/sign-in-at';
 import { openDatabase } from '#server/db/database';
-import { inTransaction, type Prepare } from '#server/db/sqlite';
+import { inTransaction, type Prepare } from '#server/db/dialect/connection';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { generate, inserter } from '../generate/generate';
 import { startServer } from './demo-server';

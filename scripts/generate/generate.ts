@@ -1,6 +1,6 @@
 import type { MikroORM } from '@mikro-orm/libsql';
 import { loadDemo } from '#demo/load';
-import { inTransaction, type Prepare } from '#server/db/sqlite';
+import { inTransaction, type Prepare } from '#server/db/dialect/connection';
 import { personAt } from './names';
 
 const DAY_MS = 86_400_000;

@@ -2,7 +2,7 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import type { InferEntity } from '@mikro-orm/core';
 import type { NewAccountFor } from '#contract/sign-in';
 import { msg } from '#core/message';
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
 import { notFound } from '../problem';
 import { accountRecord } from '../record/account';
 import { practitionerRecord } from '../record/practitioner';

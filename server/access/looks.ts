@@ -2,7 +2,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { createMiddleware } from 'hono/factory';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
-import { inTransaction } from '../db/sqlite';
+import { inTransaction } from '../db/dialect/connection';
 import { troubleOf } from '../trouble';
 import { routeOf } from './route-of';
 

@@ -1,5 +1,5 @@
 import type { MikroORM } from '@mikro-orm/libsql';
-import { inTransaction } from '../db/sqlite';
+import { inTransaction } from '../db/dialect/connection';
 import { sha256 } from '../sha256';
 import { SignIns } from './sign-ins';
 

@@ -1,5 +1,5 @@
 import type { MikroORM } from '@mikro-orm/libsql';
-import { inTransaction } from '../db/sqlite';
+import { inTransaction } from '../db/dialect/connection';
 import { openAccount } from './accounts';
 import { signInHere } from './sign-in-here';
 

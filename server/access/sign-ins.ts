@@ -1,7 +1,7 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Practitioner } from '#contract/practice';
-import { type Prepare, withStatements } from '../db/sqlite';
+import { type Prepare, withStatements } from '../db/dialect/connection';
 import { signInRecord } from '../record/sign-in';
 import { changeRows, keepRow } from '../record/write';
 import { sha256 } from '../sha256';

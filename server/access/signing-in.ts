@@ -5,7 +5,7 @@ import { msg } from '#core/message';
 import { initialsOf } from '#core/quantity';
 import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
-import { inTransaction, type Prepare, withStatements } from '../db/sqlite';
+import { inTransaction, type Prepare, withStatements } from '../db/dialect/connection';
 import { Problem } from '../problem';
 import { countTry } from '../record/sign-in';
 import { sha256 } from '../sha256';

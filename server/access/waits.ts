@@ -1,4 +1,4 @@
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
 import { forgetWaitsBefore, signInWaitRecord } from '../record/sign-in-wait';
 import { deleteRows, keepRow } from '../record/write';
 import { sha256 } from '../sha256';

@@ -4,7 +4,7 @@ import { type Message, msg } from '#core/message';
 import { auditRecord, insertAudit } from '../record/audit';
 import { changeRows } from '../record/write';
 import { sha256 } from '../sha256';
-import type { Prepare } from './sqlite';
+import type { Prepare } from './dialect/connection';
 
 /** What a write is called in the audit, and the record it concerns. */
 export type AuditNote = { action: AuditAction; subject: string; detail?: Record<string, unknown> };

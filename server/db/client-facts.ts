@@ -17,9 +17,10 @@ import {
 } from '#core/record';
 import type { Lines } from '../live/lines';
 import { notFound, refusedField } from '../problem';
+import { type Prepare, withStatements } from './dialect/connection';
+import { matchWords } from './dialect/sql';
 import { type ClientRow, NAMED_BY_NOBODY, type Named, READ_AT_ONCE, readFacts } from './read-facts';
 import { type PracticeFacts, readPracticeFacts } from './read-practice';
-import { matchWords, type Prepare, withStatements } from './sqlite';
 
 const CLIENT = `client.id, client.name, client.story, about, shelf_life as "shelfLife", limb_shelf_lives as "limbShelfLives"`;
 

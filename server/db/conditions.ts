@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Condition, ConditionDetail, NewCondition } from '#core/screening';
 import { conditionRecord } from '../record/condition';
 import { changeRows, keepRow } from '../record/write';
-import type { Prepare } from './sqlite';
+import type { Prepare } from './dialect/connection';
 
 /** Begins conditions; one that its cause has begun already stays as it is (rule SCR-1). */
 export function beginConditions(

@@ -1,8 +1,8 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { ENTITIES } from '../record/records';
+import { inTransaction, setUpConnection, withStatements } from './dialect/connection';
 import { fillOld } from './fill-old';
 import { MIGRATIONS } from './migrations';
-import { inTransaction, setUpConnection, withStatements } from './sqlite';
 
 /**
  * Opens the SQLite file in WAL mode and brings it to the newest migration.

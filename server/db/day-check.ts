@@ -4,8 +4,8 @@ import type { DayCheck } from '#core/screening';
 import { refusedField } from '../problem';
 import { dayCheckRecord } from '../record/day-check';
 import { keepRow } from '../record/write';
+import type { Prepare } from './dialect/connection';
 import { raiseHolds } from './holds';
-import type { Prepare } from './sqlite';
 
 /**
  * Keeps a check on the day, with the holds it raises from now on. To be called in a transaction.

@@ -13,8 +13,8 @@ import { refusedField } from '../problem';
 import { NOTHING_DONE, sessionRecord } from '../record/session';
 import { keepRow } from '../record/write';
 import { type AuditNote, writeAudit } from './audit';
+import type { Prepare } from './dialect/connection';
 import { readHead } from './session-log';
-import type { Prepare } from './sqlite';
 import { takeEvents } from './take-events';
 
 /** Who writes an entered session's events: no device ran it. */

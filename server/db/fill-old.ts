@@ -10,10 +10,10 @@ import {
 import type { SessionEvent } from '#core/session';
 import { chainOld } from './audit';
 import { beginConditions } from './conditions';
+import type { Prepare } from './dialect/connection';
 import { holdsOfEvents, raiseHolds } from './holds';
 import { type Row, SCREENING, screeningOf } from './read-facts';
 import { fillSummaries } from './session-log';
-import type { Prepare } from './sqlite';
 import { wornIn } from './take-events';
 
 const FILLED = 5;

@@ -1,8 +1,8 @@
 import type { HistoryPoint, PastSession } from '#contract/history';
 import { PAGE_OF_HISTORY as PAGE } from '#contract/pages';
 import type { Clearance, Screening } from '#core/screening';
+import type { Prepare } from './dialect/connection';
 import { type Row, SCREENING, screeningOf } from './read-facts';
-import type { Prepare } from './sqlite';
 
 /** Points of a chart: more cannot be distinguished on it. */
 const MOST_POINTS = 200;

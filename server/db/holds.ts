@@ -7,7 +7,7 @@ import type { BloodPressure } from '#core/screening';
 import type { SessionEvent } from '#core/session';
 import { holdRecord } from '../record/hold';
 import { changeRows, keepRow } from '../record/write';
-import type { Prepare } from './sqlite';
+import type { Prepare } from './dialect/connection';
 
 /** Raises holds; one that its cause has raised already stays as it is (rule SCR-5). */
 export function raiseHolds(prepare: Prepare, clientId: string, holds: readonly NewHold[]): void {

@@ -4,7 +4,7 @@ import { notFound } from '../problem';
 import { homeLinkRecord } from '../record/home-link';
 import { changeRows, keepRow } from '../record/write';
 import { sha256 } from '../sha256';
-import type { Prepare } from './sqlite';
+import type { Prepare } from './dialect/connection';
 
 /** A link as it is kept: whose it is, and who stands for what comes by it. */
 export type KeptLink = HomeLink & { clientId: string; madeBy: string };

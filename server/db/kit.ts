@@ -3,7 +3,7 @@ import type { Kit, KitList } from '#contract/practice';
 import { type Message, msg } from '#core/message';
 import { notFound } from '../problem';
 import { kitRecord } from '../record/kit';
-import { type Prepare, withStatements } from './sqlite';
+import { type Prepare, withStatements } from './dialect/connection';
 
 const NAMES: Record<KitList, Message> = {
   cuffs: msg('This cuff'),

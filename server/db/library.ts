@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Measure, MeasureBook } from '#core/outcomes';
 import type { Exercise, Library } from '#core/protocol';
-import { type Prepare, withStatements } from './sqlite';
+import { type Prepare, withStatements } from './dialect/connection';
 
 /** Measures of the practice's own, and what it says otherwise of standard ones. */
 export const ownMeasures = (prepare: Prepare): MeasureBook =>

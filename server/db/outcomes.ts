@@ -6,7 +6,8 @@ import type {
   RepeatPairs,
 } from '#contract/outcomes';
 import type { FirstAndLast, KeptBlock, MeasureId, TestedOnce } from '#core/outcomes';
-import type { Prepare } from './sqlite';
+import type { Prepare } from './dialect/connection';
+import { hasWithin, jsonAt, jsonLength } from './dialect/sql';
 
 /** Pairs of one measure that its error is made from: the newest, as people measure now. */
 const MOST_PAIRS = 400;
@@ -34,8 +35,8 @@ export function readOutcomes(prepare: Prepare, clientId: string): OutcomesView {
 export const readPairs = (prepare: Prepare, measureId: MeasureId): [number, number][] =>
   (
     prepare(
-      `select json_extract(repeats, '$[0]') as a, json_extract(repeats, '$[1]') as b from outcome
-       where measure_id = ? and withdrawn is null and json_array_length(repeats) > 1
+      `select ${jsonAt('repeats', '[0]')} as a, ${jsonAt('repeats', '[1]')} as b from outcome
+       where measure_id = ? and withdrawn is null and ${jsonLength('repeats')} > 1
        order by at_ms desc limit ${MOST_PAIRS}`,
     ).all(measureId) as { a: number; b: number }[]
   ).map(({ a, b }) => [a, b]);
@@ -53,8 +54,8 @@ export const readFirstAndLast = (prepare: Prepare, measureId: MeasureId): FirstA
          latest.at_ms as "lastMs", latest.value as "lastValue",
          (select count(*) from session where session.client_id = client.id and finished_at_ms is not null and session.superseded <> 2
             and opened_at_ms between earliest.at_ms and latest.at_ms
-            and (earliest.limb is null or instr(log_line, '"limb":"' || earliest.limb || '"') > 0)) as sessions,
-         (select json_extract(prescription.plan, '$.goal') from session
+            and (earliest.limb is null or ${hasWithin('log_line', `'"limb":"' || earliest.limb || '"'`)})) as sessions,
+         (select ${jsonAt('prescription.plan', 'goal')} from session
           join prescription on prescription.id = session.prescription_id
           where session.client_id = client.id and finished_at_ms is not null and session.superseded <> 2
             and opened_at_ms between earliest.at_ms and latest.at_ms
@@ -97,9 +98,9 @@ const readPressures = (prepare: Prepare, clientId: string): TestedOnce[] =>
 /** Those of before blocks had plans have no first day of their own, and are left out. */
 const readBlocks = (prepare: Prepare, clientId: string): KeptBlock[] =>
   prepare(
-    `select at_ms as "atMs", json_extract(wish, '$.startsOn') as "startsOn", json_extract(wish, '$.weeks') as weeks,
-       json_array_length(sessions) as "plannedSessions" from block
-     where client_id = ? and json_extract(wish, '$.startsOn') is not null order by at_ms`,
+    `select at_ms as "atMs", ${jsonAt('wish', 'startsOn')} as "startsOn", ${jsonAt('wish', 'weeks')} as weeks,
+       ${jsonLength('sessions')} as "plannedSessions" from block
+     where client_id = ? and ${jsonAt('wish', 'startsOn')} is not null order by at_ms`,
   ).all(clientId) as KeptBlock[];
 
 const readComparisons = (prepare: Prepare, clientId: string): ComparisonOnRecord[] =>

@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { practiceSpread, type ReadingSchool, type Spread, type Trial } from '#core/occlusion-pressure';
-import { type Prepare, withStatements } from './sqlite';
+import { type Prepare, withStatements } from './dialect/connection';
 
 /** What was read last from a database, and what it was read from. */
 const known = new WeakMap<object, { of: string; spread: Spread }>();

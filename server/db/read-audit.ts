@@ -1,5 +1,6 @@
 import type { AuditEntry, AuditPage, AuditQuery } from '#contract/audit';
-import type { Prepare } from './sqlite';
+import type { Prepare } from './dialect/connection';
+import { valuesOf } from './dialect/sql';
 
 const PAGE = 100;
 
@@ -22,7 +23,7 @@ export function readAudit(
         ]),
     ...(search
       ? [
-          "(action in (select value from json_each($called)) or detail like $like escape '\\' or client.name like $like escape '\\')",
+          `(action in ${valuesOf('$called')} or detail like $like escape '\\' or client.name like $like escape '\\')`,
         ]
       : []),
   ];

@@ -27,9 +27,10 @@ import {
 } from '#core/screening';
 import type { HeavyWork, StrengthFact } from '#core/strength';
 import { CONDITION, conditionOf } from './conditions';
+import type { Prepare } from './dialect/connection';
+import { AS_WRITTEN } from './dialect/sql';
 import { holdOf } from './holds';
 import type { PracticeFacts } from './read-practice';
-import type { Prepare } from './sqlite';
 
 /**
  * How rows of one kind are read for some people, and what a row says: one text, or several whose rows go together.
@@ -42,7 +43,7 @@ type Kind<Fact> = { parts: readonly Part[]; of: (row: Row) => Fact };
 export type Row = Record<string, any>;
 
 /** Of several with one time the later received counts: it comes last (rule START-4). */
-const AS_RECEIVED = 'order by rowid';
+const AS_RECEIVED = `order by ${AS_WRITTEN}`;
 
 const newestOnly = (sql: string): Part => ({ sql, and: 'superseded = 0' });
 

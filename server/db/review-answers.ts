@@ -5,8 +5,8 @@ import { whyNotAnswer } from '#core/review';
 import type { SessionEvent } from '#core/session';
 import { Problem } from '../problem';
 import { readRecord } from './client-facts';
+import type { Prepare } from './dialect/connection';
 import { readDone, readIdBefore, type SessionHead } from './session-log';
-import type { Prepare } from './sqlite';
 import type { Taken } from './take-events';
 
 /**

@@ -6,7 +6,8 @@ import type { DayCheckAnswers } from '#core/screening';
 import { EVENTS, fold, type Log, mergeLogs, type SessionEvent } from '#core/session';
 import { sessionRecord } from '../record/session';
 import { changeRows } from '../record/write';
-import { joined, type Prepare } from './sqlite';
+import type { Prepare } from './dialect/connection';
+import { joined } from './dialect/sql';
 import { recount } from './surveillance';
 
 /** A session without its plan and log, which few ask for. */

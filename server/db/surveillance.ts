@@ -1,6 +1,6 @@
 import { type SeenId, type SessionLine, type Tally, talliesOf } from '#core/outcomes';
 import { addToCount } from '../record/inflation-count';
-import type { Prepare } from './sqlite';
+import type { Prepare } from './dialect/connection';
 
 /** What an inflation is counted as, beside what was seen with it. */
 const INFLATION = 'inflation';

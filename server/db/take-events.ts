@@ -8,9 +8,10 @@ import { sessionRecord } from '../record/session';
 import { appendEvent } from '../record/session-event';
 import { changeRows } from '../record/write';
 import { type AuditNote, writeAudit } from './audit';
+import type { Prepare } from './dialect/connection';
+import { isUniqueClash } from './dialect/errors';
 import { holdsOfEvents, limitOfPractice, raiseHolds } from './holds';
 import { changesSummary, readFrozenPlan, readHead, type SessionHead, summarise } from './session-log';
-import { isUniqueClash, type Prepare } from './sqlite';
 
 /** What came of a batch: the session, the events that were new, and whether the person's record says something else now. */
 export type Taken = { session: SessionHead; fresh: SessionEvent[]; changed: boolean };

@@ -1,7 +1,7 @@
 import type { Context } from 'hono';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from './audit';
-import { inTransaction, type Prepare } from './sqlite';
+import { inTransaction, type Prepare } from './dialect/connection';
 
 /**
  * The one unit of work for writes of a request: what `work` changes and its audit entry are committed together or not at all.

@@ -1,7 +1,7 @@
 import type { ArchiveKind } from '#contract/archive-rows';
 import type { Text } from '#core/message';
 import { type AuditNote, writeAudit } from '../db/audit';
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
 import { importBatchRecord } from '../record/import-batch';
 import { importRowRecord } from '../record/import-row';
 import { changeRows, keepRow } from '../record/write';

@@ -1,5 +1,5 @@
 import type { ArchiveKind } from '#contract/archive-rows';
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
 import { ARCHIVED, toDatabase } from './archived';
 import { columnOf } from './columns';
 

@@ -1,4 +1,5 @@
 import { ARCHIVE_ROWS, type ArchiveKind } from '#contract/archive-rows';
+import { AS_WRITTEN, hasWithin } from '../db/dialect/sql';
 import { columnOf, columnsOf, snakeCase } from './columns';
 import type { Archived, Definition, Uses } from './define';
 import { RECORDS } from './records';
@@ -44,7 +45,7 @@ function usedBy(as: keyof Uses, table: string, inPlans: boolean): string {
   const named = `id in (${selects.join(' union ')})`;
   // A plan names what it uses within its JSON.
   return inPlans
-    ? `${named} or exists (select 1 from prescription where ${OF_CLIENT} and instr(plan, '"' || ${table}.id || '"') > 0)`
+    ? `${named} or exists (select 1 from prescription where ${OF_CLIENT} and ${hasWithin('plan', `'"' || ${table}.id || '"'`)})`
     : named;
 }
 
@@ -61,7 +62,7 @@ function tableOf(record: (typeof RECORDS)[number] & Definition, archive: Archive
         ? usedBy(ofClient.usedAs, table, ofClient.inPlans ?? false)
         : (ofClient ?? ofOneClient(record)),
     only: archive.only,
-    order: archive.order ?? 'at_ms, rowid',
+    order: archive.order ?? `at_ms, ${AS_WRITTEN}`,
     follows: archive.follows,
     ofTheSame: archive.ofTheSame,
   };

@@ -1,6 +1,6 @@
 import type { InferEntity } from '@mikro-orm/core';
 import { p } from '@mikro-orm/core';
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
 import { atMs, defineRecord } from './define';
 
 export const auditRecord = defineRecord({

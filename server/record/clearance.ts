@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { Clearance } from '#core/screening';
+import { jsonAt, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, retracted } from './define';
 
 export const clearanceRecord = defineRecord({
@@ -16,9 +17,12 @@ export const clearanceRecord = defineRecord({
   at: ['atMs'],
   retract: {
     kind: 'clearance',
-    content: `json_object('subjects', json_extract(clearance, '$.subjects'), 'givenBy', json_extract(clearance, '$.givenBy'))`,
+    content: jsonObject({
+      subjects: jsonAt('clearance', 'subjects'),
+      givenBy: jsonAt('clearance', 'givenBy'),
+    }),
   },
   archive: { kind: 'clearance' },
-  computed: { until_ms: "json_extract(clearance, '$.untilMs')" },
+  computed: { until_ms: jsonAt('clearance', 'untilMs') },
   indexes: ['clearance (client_id)', 'clearance (client_id, until_ms)'],
 });

@@ -1,6 +1,7 @@
 import { p } from '@mikro-orm/core';
 import type { About } from '#contract/client';
 import type { LimbShelfLife, ShelfLife } from '#core/occlusion-pressure';
+import { AS_WRITTEN } from '../db/dialect/sql';
 import { atMs, defineRecord, id } from './define';
 
 export const clientRecord = defineRecord({
@@ -23,7 +24,7 @@ export const clientRecord = defineRecord({
   refers: { mergedInto: 'client' },
   archive: {
     kind: 'client',
-    order: 'rowid',
+    order: AS_WRITTEN,
     ofClient: 'id = ?1',
     // What was on record twice goes as the one it was merged into.
     only: 'merged_into is null',

@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { Comparison } from '#core/outcomes';
+import { jsonAt } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id } from './define';
 
 export const comparisonRecord = defineRecord({
@@ -16,7 +17,7 @@ export const comparisonRecord = defineRecord({
     endedWhy: p.string().nullable(),
   },
   at: ['atMs'],
-  uses: { practitioner: ['practitionerId'], measure: ["json_extract(design, '$.measureId')"] },
+  uses: { practitioner: ['practitionerId'], measure: [jsonAt('design', 'measureId')] },
   archive: { kind: 'comparison' },
   indexes: ['comparison (client_id, at_ms)'],
 });

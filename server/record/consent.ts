@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { ConsentGiven } from '#core/screening';
+import { jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
 
 export const consentRecord = defineRecord({
@@ -18,7 +19,7 @@ export const consentRecord = defineRecord({
   },
   at: ['atMs'],
   newestOf: ['clientId'],
-  retract: { kind: 'consent', content: `json_object('decision', decision, 'read', "read")` },
+  retract: { kind: 'consent', content: jsonObject({ decision: 'decision', read: '"read"' }) },
   archive: { kind: 'consent' },
   indexes: ['consent (client_id, at_ms)', 'consent (client_id) where superseded = 0'],
 });

@@ -3,7 +3,8 @@ import type { RetractableKind } from '#contract/corrections';
 import { msg } from '#core/message';
 import { writeAudit } from '../db/audit';
 import { endConditionsOfScreening } from '../db/conditions';
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
+import { SETTINGS } from '../db/dialect/sql';
 import { uncount } from '../db/surveillance';
 import { notFound, Problem } from '../problem';
 import { recountSuperseded } from './in-force';
@@ -99,8 +100,8 @@ export function erase(prepare: Prepare, clientId: string, reason: string, by: By
     ),
   ];
   // Freed pages are overwritten, and rows may name each other in any order until all of them are gone.
-  prepare('pragma secure_delete = on').get();
-  prepare('pragma defer_foreign_keys = on').run();
+  prepare(SETTINGS.freedPagesAreOverwritten).get();
+  prepare(SETTINGS.rowsMayNameEachOther).run();
   let rows = 0;
   for (const id of ids) {
     prepare(

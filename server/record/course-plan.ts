@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { CoursePlanState, Occasion } from '#core/course';
+import { AS_WRITTEN } from '../db/dialect/sql';
 import { clientId, defineRecord, id } from './define';
 
 export const coursePlanRecord = defineRecord({
@@ -14,6 +15,6 @@ export const coursePlanRecord = defineRecord({
     state: p.string().$type<CoursePlanState>(),
     untilMs: p.bigint('number').nullable(),
   },
-  archive: { kind: 'course-plan', order: 'rowid' },
+  archive: { kind: 'course-plan', order: AS_WRITTEN },
   indexes: ["course_plan (client_id) where state <> 'ended'"],
 });

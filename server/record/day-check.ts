@@ -1,6 +1,7 @@
 import { p } from '@mikro-orm/core';
 import type { Role } from '#core/access';
 import type { DayCheckAnswers } from '#core/screening';
+import { jsonAt, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
 
 export const dayCheckRecord = defineRecord({
@@ -18,7 +19,7 @@ export const dayCheckRecord = defineRecord({
   },
   at: ['atMs'],
   newestOf: ['clientId'],
-  retract: { kind: 'day-check', content: `json_object('painNow', json_extract(answers, '$.painNow'))` },
+  retract: { kind: 'day-check', content: jsonObject({ painNow: jsonAt('answers', 'painNow') }) },
   archive: { kind: 'day-check' },
   indexes: ['day_check (client_id, at_ms)', 'day_check (client_id) where superseded = 0'],
 });

@@ -1,5 +1,5 @@
 import type { EntryContent, RecordEntries, RecordEntry, RetractableKind } from '#contract/corrections';
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
 import { RETRACTABLE } from './retractable';
 
 const PAGE = 40;

@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { Exercise } from '#core/protocol';
+import { AS_WRITTEN } from '../db/dialect/sql';
 import { defineRecord, id } from './define';
 
 export const exerciseRecord = defineRecord({
@@ -11,5 +12,5 @@ export const exerciseRecord = defineRecord({
     exercise: p.json().$type<Exercise>(),
     retiredAtMs: p.bigint('number').nullable(),
   },
-  archive: { kind: 'exercise', order: 'rowid', ofClient: { usedAs: 'exercise', inPlans: true } },
+  archive: { kind: 'exercise', order: AS_WRITTEN, ofClient: { usedAs: 'exercise', inPlans: true } },
 });

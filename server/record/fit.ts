@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { Limb } from '#core/quantity';
+import { jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, number, superseded } from './define';
 
 export const fitRecord = defineRecord({
@@ -21,7 +22,7 @@ export const fitRecord = defineRecord({
   refers: { kitId: 'kit' },
   at: ['atMs'],
   newestOf: ['clientId', 'limb'],
-  retract: { kind: 'fit', content: `json_object('limb', limb, 'girthCm', girth_cm, 'label', label)` },
+  retract: { kind: 'fit', content: jsonObject({ limb: 'limb', girthCm: 'girth_cm', label: 'label' }) },
   uses: { kit: ['kitId'] },
   archive: { kind: 'fit' },
   checks: ['girth_cm > 0', "kind in ('cuff', 'strap')"],

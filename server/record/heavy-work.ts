@@ -1,6 +1,7 @@
 import { p } from '@mikro-orm/core';
 import type { ExerciseId } from '#core/protocol';
 import type { Side } from '#core/strength';
+import { jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, number, retracted } from './define';
 
 export const heavyWorkRecord = defineRecord({
@@ -24,7 +25,13 @@ export const heavyWorkRecord = defineRecord({
   at: ['atMs'],
   retract: {
     kind: 'heavy-work',
-    content: `json_object('exerciseId', exercise_id, 'side', side, 'sets', sets, 'loadKg', load_kg, 'reps', reps)`,
+    content: jsonObject({
+      exerciseId: 'exercise_id',
+      side: 'side',
+      sets: 'sets',
+      loadKg: 'load_kg',
+      reps: 'reps',
+    }),
   },
   uses: { practitioner: ['practitionerId'], exercise: ['exerciseId'] },
   archive: { kind: 'heavy-work' },

@@ -4,6 +4,7 @@ import type { Limb } from '#core/quantity';
 import type { HoldEnd } from '#core/record';
 import type { RuleId } from '#core/rules';
 import type { FoundSubject } from '#core/screening';
+import { jsonAt } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id } from './define';
 
 export const holdRecord = defineRecord({
@@ -34,8 +35,8 @@ export const holdRecord = defineRecord({
     only: "rule <> 'START-3'",
   },
   computed: {
-    ends_at_ms: "json_extract(ends, '$.atMs')",
-    ends_session_id: "json_extract(ends, '$.sessionId')",
+    ends_at_ms: jsonAt('ends', 'atMs'),
+    ends_session_id: jsonAt('ends', 'sessionId'),
   },
   unique: ['client_id, cause'],
   indexes: ['hold (client_id, ends_at_ms) where lifted_at_ms is null'],

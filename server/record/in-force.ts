@@ -1,4 +1,5 @@
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
+import { AS_WRITTEN } from '../db/dialect/sql';
 import { snakeCase } from './columns';
 import type { Definition } from './define';
 import { RECORDS } from './records';
@@ -29,7 +30,7 @@ export function recountSuperseded(prepare: Prepare, clientId: string): void {
     prepare(
       `update ${table} set superseded = case when id in (
          select id from (
-           select id, row_number() over (partition by ${keys.join(', ')} order by ${at} desc, rowid desc) as place
+           select id, row_number() over (partition by ${keys.join(', ')} order by ${at} desc, ${AS_WRITTEN} desc) as place
            from ${table} where client_id = ?1 and superseded <> 2
          ) where place = 1) then 0 else 1 end
        where client_id = ?1 and superseded <> 2`,
@@ -59,6 +60,6 @@ export function retractingTrigger(record: Definition): string {
     update ${table} set superseded = 0 where superseded = 1 and id = (
       select older.id from ${table} as older join ${table} as wrong on wrong.id = new.row_id
       where older.superseded <> 2 and ${keys.map((key) => `older.${key} = wrong.${key}`).join(' and ')}
-      order by older.${at} desc, older.rowid desc limit 1);
+      order by older.${at} desc, older.${AS_WRITTEN} desc limit 1);
   end`;
 }

@@ -2,7 +2,7 @@ import type { InferEntity, RequiredEntityData } from '@mikro-orm/core';
 import { p } from '@mikro-orm/core';
 import type { SchoolId } from '#core/protocol';
 import type { LimbKind } from '#core/quantity';
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
 import { defineRecord } from './define';
 
 /** How often cuffs were inflated and what was seen with it; without a name (rule OUT-7). */

@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { KitItem } from '#contract/practice';
+import { AS_WRITTEN } from '../db/dialect/sql';
 import { defineRecord, id } from './define';
 
 export const kitRecord = defineRecord({
@@ -12,6 +13,6 @@ export const kitRecord = defineRecord({
     item: p.json().$type<KitItem['item']>(),
     retiredAtMs: p.bigint('number').nullable(),
   },
-  archive: { kind: 'kit', order: 'rowid', ofClient: { usedAs: 'kit', inPlans: true } },
+  archive: { kind: 'kit', order: AS_WRITTEN, ofClient: { usedAs: 'kit', inPlans: true } },
   checks: ["list in ('cuffs', 'pumps', 'weightKits', 'straps')"],
 });

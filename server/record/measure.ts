@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { Measure } from '#core/outcomes';
+import { AS_WRITTEN } from '../db/dialect/sql';
 import { defineRecord, id } from './define';
 
 export const measureRecord = defineRecord({
@@ -10,5 +11,5 @@ export const measureRecord = defineRecord({
     id: id(),
     measure: p.json().$type<Measure>(),
   },
-  archive: { kind: 'measure', order: 'rowid', ofClient: { usedAs: 'measure' } },
+  archive: { kind: 'measure', order: AS_WRITTEN, ofClient: { usedAs: 'measure' } },
 });

@@ -2,6 +2,7 @@ import { p } from '@mikro-orm/core';
 import type { Derived } from '#core/derivation';
 import type { PulseMethod, PulseSite, ReadingSchool } from '#core/occlusion-pressure';
 import type { Limb, Position } from '#core/quantity';
+import { jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, number, superseded } from './define';
 
 export const occlusionPressureRecord = defineRecord({
@@ -36,7 +37,12 @@ export const occlusionPressureRecord = defineRecord({
   newestOf: ['clientId', 'limb', 'position', 'cuffId', 'widthCm'],
   retract: {
     kind: 'occlusion-pressure',
-    content: `json_object('limb', limb, 'position', position, 'pressureMmHg', pressure_mm_hg, 'label', cuff_label)`,
+    content: jsonObject({
+      limb: 'limb',
+      position: 'position',
+      pressureMmHg: 'pressure_mm_hg',
+      label: 'cuff_label',
+    }),
   },
   uses: { kit: ['cuffId', 'pumpId'] },
   archive: { kind: 'occlusion-pressure' },

@@ -1,4 +1,5 @@
 import { p } from '@mikro-orm/core';
+import { jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, number, retracted } from './define';
 
 export const quickCheckRecord = defineRecord({
@@ -18,7 +19,7 @@ export const quickCheckRecord = defineRecord({
   at: ['atMs'],
   retract: {
     kind: 'quick-check',
-    content: `json_object('limb', (select limb from lop where lop.id = lop_id), 'goneMmHg', gone_mm_hg)`,
+    content: jsonObject({ limb: '(select limb from lop where lop.id = lop_id)', goneMmHg: 'gone_mm_hg' }),
   },
   archive: { kind: 'quick-check', ofTheSame: { property: 'lopId', table: 'lop' } },
   indexes: ['lop_quick_check (client_id)', 'lop_quick_check (lop_id, at_ms)'],

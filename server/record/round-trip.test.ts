@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it, onTestFinished } from 'vitest';
 import { openDatabase } from '../db/database';
-import { inTransaction, type Prepare, withStatements } from '../db/sqlite';
+import { inTransaction, type Prepare, withStatements } from '../db/dialect/connection';
 import { ARCHIVED, fromDatabase, ofOneClient } from './archived';
 import { insertArchived } from './archived-rows';
 import { columnsOf } from './columns';

@@ -1,6 +1,7 @@
 import { p } from '@mikro-orm/core';
 import type { Role } from '#core/access';
 import type { BloodPressure, ItemId, ItemPlace, Procedure } from '#core/screening';
+import { asJson, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
 
 export const screeningRecord = defineRecord({
@@ -26,7 +27,7 @@ export const screeningRecord = defineRecord({
   },
   at: ['atMs'],
   newestOf: ['clientId'],
-  retract: { kind: 'screening', content: `json_object('yes', json(yes))` },
+  retract: { kind: 'screening', content: jsonObject({ yes: asJson('yes') }) },
   archive: { kind: 'screening' },
   indexes: ['screening (client_id, at_ms)', 'screening (client_id) where superseded = 0'],
 });

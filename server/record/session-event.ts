@@ -1,6 +1,7 @@
 import { p } from '@mikro-orm/core';
 import type { SessionEvent, SessionEventType } from '#core/session';
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
+import { AS_WRITTEN } from '../db/dialect/sql';
 import { atMs, defineRecord, id } from './define';
 
 export const sessionEventRecord = defineRecord({
@@ -22,7 +23,7 @@ export const sessionEventRecord = defineRecord({
   uses: { practitioner: ['practitionerId'] },
   archive: {
     kind: 'event',
-    order: 'rowid',
+    order: AS_WRITTEN,
     follows: ({ event }) => {
       const { id, sessionId, deviceId, seq, atMs, type } = event as SessionEvent;
       return { id, sessionId, deviceId, seq, atMs, type };

@@ -1,6 +1,7 @@
 import { p } from '@mikro-orm/core';
 import type { SessionLine } from '#core/outcomes';
 import type { SessionSummary } from '#core/review';
+import { AS_WRITTEN, jsonAt, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
 
 /** A session in which nothing has happened yet. */
@@ -38,17 +39,19 @@ export const sessionRecord = defineRecord({
   newestOf: ['clientId'],
   retract: {
     kind: 'session',
-    content: `json_object('plan', (
-    select course_plan.name from prescription join course_plan on course_plan.id = course_plan_id
-    where prescription.id = prescription_id), 'state', case when finished_at_ms is null then 'running' else 'finished' end)`,
+    content: jsonObject({
+      plan: `(select course_plan.name from prescription join course_plan on course_plan.id = course_plan_id
+        where prescription.id = prescription_id)`,
+      state: "case when finished_at_ms is null then 'running' else 'finished' end",
+    }),
   },
   archive: {
     kind: 'session',
-    order: 'opened_at_ms, rowid',
+    order: `opened_at_ms, ${AS_WRITTEN}`,
     follows: () => ({ summary: JSON.stringify(NOTHING_DONE) }),
     ofTheSame: { property: 'prescriptionId', table: 'prescription' },
   },
-  computed: { reviewed: "json_extract(summary, '$.reviewed')" },
+  computed: { reviewed: jsonAt('summary', 'reviewed') },
   indexes: [
     'session (client_id, opened_at_ms)',
     'session (client_id) where superseded = 0',

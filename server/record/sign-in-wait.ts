@@ -1,5 +1,5 @@
 import { p } from '@mikro-orm/core';
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
 import { atMs, defineRecord } from './define';
 
 /** How long a name or an address has to wait after failed sign-ins. */

@@ -1,5 +1,5 @@
 import { p } from '@mikro-orm/core';
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
 import { atMs, defineRecord, id } from './define';
 
 /** A practitioner signed in on a device; of its token only the hash is kept. */

@@ -2,6 +2,7 @@ import { p } from '@mikro-orm/core';
 import type { Derived } from '#core/derivation';
 import type { ExerciseId } from '#core/protocol';
 import type { Side } from '#core/strength';
+import { jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, number, superseded } from './define';
 
 export const strengthTestRecord = defineRecord({
@@ -24,7 +25,7 @@ export const strengthTestRecord = defineRecord({
   newestOf: ['clientId', 'exerciseId', 'side'],
   retract: {
     kind: 'strength-test',
-    content: `json_object('exerciseId', exercise_id, 'side', side, 'loadKg', load_kg, 'reps', reps)`,
+    content: jsonObject({ exerciseId: 'exercise_id', side: 'side', loadKg: 'load_kg', reps: 'reps' }),
   },
   uses: { exercise: ['exerciseId'] },
   archive: { kind: 'strength-test' },

@@ -1,4 +1,5 @@
 import { p } from '@mikro-orm/core';
+import { AS_WRITTEN } from '../db/dialect/sql';
 import { atMs, defineRecord, id } from './define';
 
 export const templateRecord = defineRecord({
@@ -15,5 +16,5 @@ export const templateRecord = defineRecord({
     retiredAtMs: p.bigint('number').nullable(),
   },
   refers: { keptBy: 'person' },
-  archive: { kind: 'template', order: 'rowid' },
+  archive: { kind: 'template', order: AS_WRITTEN },
 });

@@ -1,6 +1,7 @@
 import { p } from '@mikro-orm/core';
 import type { Strap } from '#core/kit';
 import type { Limb } from '#core/quantity';
+import { jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, number, superseded } from './define';
 
 export const tightnessRecord = defineRecord({
@@ -27,7 +28,14 @@ export const tightnessRecord = defineRecord({
   newestOf: ['clientId', 'limb', 'strapId'],
   retract: {
     kind: 'tightness',
-    content: `json_object('limb', limb, 'label', strap_label, 'mark', mark, 'counts', counts, 'tension', tension, 'felt', felt)`,
+    content: jsonObject({
+      limb: 'limb',
+      label: 'strap_label',
+      mark: 'mark',
+      counts: 'counts',
+      tension: 'tension',
+      felt: 'felt',
+    }),
   },
   uses: { kit: ['strapId'] },
   archive: { kind: 'tightness' },

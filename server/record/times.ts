@@ -1,20 +1,21 @@
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
+import { jsonAt, jsonWith } from '../db/dialect/sql';
 import { recountSuperseded } from './in-force';
 import { TIMES_OF_A_CLIENT } from './of-client';
 
 /** What ends so long after it was recorded moves with it; a birthday and an operation have their own day. */
 const MOVES: readonly string[] = [
-  `update hold set ends = json_set(ends, '$.atMs', json_extract(ends, '$.atMs') - (at_ms - ?1))
-     where at_ms > ?1 and json_extract(ends, '$.atMs') is not null`,
-  `update hold set ends = json_set(ends, '$.notBeforeMs', json_extract(ends, '$.notBeforeMs') - (at_ms - ?1))
-     where at_ms > ?1 and json_extract(ends, '$.notBeforeMs') is not null`,
-  `update hold set ends = json_set(ends, '$.retakeFromMs', json_extract(ends, '$.retakeFromMs') - (at_ms - ?1))
-     where at_ms > ?1 and json_extract(ends, '$.retakeFromMs') is not null`,
+  ...['atMs', 'notBeforeMs', 'retakeFromMs'].map(
+    (
+      moment,
+    ) => `update hold set ends = ${jsonWith('ends', moment, `${jsonAt('ends', moment)} - (at_ms - ?1)`)}
+      where at_ms > ?1 and ${jsonAt('ends', moment)} is not null`,
+  ),
   `update condition set ends_at_ms = ends_at_ms - (at_ms - ?1)
-     where at_ms > ?1 and ends_at_ms is not null and json_extract(detail, '$.kind') = 'item'
-       and json_extract(detail, '$.item') <> 'under-18'`,
-  `update clearance set clearance = json_set(clearance, '$.givenAtMs', ?1)
-     where json_extract(clearance, '$.givenAtMs') > ?1`,
+     where at_ms > ?1 and ends_at_ms is not null and ${jsonAt('detail', 'kind')} = 'item'
+       and ${jsonAt('detail', 'item')} <> 'under-18'`,
+  `update clearance set clearance = ${jsonWith('clearance', 'givenAtMs', '?1')}
+     where ${jsonAt('clearance', 'givenAtMs')} > ?1`,
 ];
 
 /**

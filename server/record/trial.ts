@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { Trial } from '#core/occlusion-pressure';
+import { AS_WRITTEN } from '../db/dialect/sql';
 import { defineRecord, id } from './define';
 
 export const trialRecord = defineRecord({
@@ -13,6 +14,6 @@ export const trialRecord = defineRecord({
     readings: p.json().$type<Trial>(),
   },
   refers: { lopId: 'lop' },
-  archive: { kind: 'trial', order: 'rowid' },
+  archive: { kind: 'trial', order: AS_WRITTEN },
   indexes: ['lop_trial (lop_id)'],
 });

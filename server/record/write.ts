@@ -1,6 +1,6 @@
 import type { InferEntity, RequiredEntityData } from '@mikro-orm/core';
 import type { EntitySchema } from '@mikro-orm/libsql';
-import type { Prepare } from '../db/sqlite';
+import type { Prepare } from '../db/dialect/connection';
 import { type Column, columnsOf } from './columns';
 
 // biome-ignore lint/suspicious/noExplicitAny: an entity of any record; what is written is typed by the record that is given.

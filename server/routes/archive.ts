@@ -12,7 +12,7 @@ import { issue, msg, sentences } from '#core/message';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
 import { findClient } from '../db/client-facts';
-import { inTransaction, withStatements } from '../db/sqlite';
+import { inTransaction, withStatements } from '../db/dialect/connection';
 import { takeIn } from '../interchange/archive/import-archive';
 import { LONGEST_LINE, NotAnArchive } from '../interchange/archive/read-archive';
 import { siteKey } from '../interchange/archive/site-key';

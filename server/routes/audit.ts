@@ -3,8 +3,8 @@ import { auditQuerySchema, printedSchema } from '#contract/audit';
 import type { Env } from '../context';
 import { checkChain } from '../db/audit';
 import { findClient } from '../db/client-facts';
+import { withStatements } from '../db/dialect/connection';
 import { readAudit } from '../db/read-audit';
-import { withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
 import { body, query } from '../validate';
 

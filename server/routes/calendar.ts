@@ -5,7 +5,7 @@ import { msg } from '#core/message';
 import { blockAsItStands } from '#core/record';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
-import { type Prepare, withStatements } from '../db/sqlite';
+import { type Prepare, withStatements } from '../db/dialect/connection';
 import { withAudit } from '../db/with-audit';
 import { type CalendarOf, calendarOf } from '../interchange/block-calendar';
 import { notFound } from '../problem';

@@ -6,7 +6,7 @@ import { isLoopback } from '../access/loopback';
 import type { Env } from '../context';
 import { checkChain } from '../db/audit';
 import { quickCheck } from '../db/check';
-import { inTransaction, withStatements } from '../db/sqlite';
+import { inTransaction, withStatements } from '../db/dialect/connection';
 import { Problem } from '../problem';
 import type { Requests } from '../requests';
 

@@ -1,8 +1,8 @@
 import { type Context, Hono } from 'hono';
 import { beforeSchema, oneRepMaxesOfSchema, pressuresOfSchema } from '#contract/history';
 import type { Env } from '../context';
+import { type Prepare, withStatements } from '../db/dialect/connection';
 import { readClearances, readOneRepMaxes, readPressures, readScreenings, readSessions } from '../db/history';
-import { type Prepare, withStatements } from '../db/sqlite';
 import { query } from '../validate';
 
 /** What came before what counts now, page by page, for the view that opens it. */

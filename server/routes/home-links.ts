@@ -8,8 +8,8 @@ import { whyNotInForce } from '#core/record';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
+import { inTransaction, withStatements } from '../db/dialect/connection';
 import { endLink, keepLink, readLinks } from '../db/home-links';
-import { inTransaction, withStatements } from '../db/sqlite';
 import { notFound, Problem } from '../problem';
 import { body } from '../validate';
 

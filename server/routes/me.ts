@@ -9,7 +9,7 @@ import { refuse, refuseTooSoon } from '../access/signing-in';
 import { type Counted, waitMs } from '../access/waits';
 import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
-import { inTransaction, withStatements } from '../db/sqlite';
+import { inTransaction, withStatements } from '../db/dialect/connection';
 import { Problem } from '../problem';
 import { body } from '../validate';
 

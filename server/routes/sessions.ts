@@ -14,6 +14,7 @@ import { asJson } from '../as-json';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
+import { inTransaction, type Prepare, withStatements } from '../db/dialect/connection';
 import { enterSession } from '../db/enter-session';
 import { readKit } from '../db/kit';
 import { checkReviewAnswers } from '../db/review-answers';
@@ -27,7 +28,6 @@ import {
   readPainBefore,
   type SessionHead,
 } from '../db/session-log';
-import { inTransaction, type Prepare, withStatements } from '../db/sqlite';
 import { takeEvents } from '../db/take-events';
 import { tellChange } from '../live/tell-change';
 import { opening } from '../opening';

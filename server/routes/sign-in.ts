@@ -22,7 +22,7 @@ import type { SignedIn } from '../access/sign-ins';
 import { onDevice, signIn, signInByPin } from '../access/signing-in';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
-import { inTransaction, type Prepare, withStatements } from '../db/sqlite';
+import { inTransaction, type Prepare, withStatements } from '../db/dialect/connection';
 import { Problem } from '../problem';
 import { kitRecord } from '../record/kit';
 import { practiceRecord } from '../record/practice';

@@ -31,7 +31,7 @@ import {
 } from '../../api.fixture';
 import { createApp } from '../../app';
 import { openDatabase } from '../../db/database';
-import { inTransaction } from '../../db/sqlite';
+import { inTransaction } from '../../db/dialect/connection';
 import { demoDatabase } from '../../demo.fixture';
 import { type Ready, ready, train } from '../../forbidden.fixture';
 import { recountSuperseded } from '../../record/in-force';

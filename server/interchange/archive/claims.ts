@@ -6,8 +6,8 @@ import { msg } from '#core/message';
 import { estimateOcclusionPressure, NEVER_APART, type ReadingSchool } from '#core/occlusion-pressure';
 import { EXERCISES } from '#core/protocol';
 import { RULES } from '#core/rules';
+import type { Prepare } from '../../db/dialect/connection';
 import { readTrials } from '../../db/read-facts';
-import type { Prepare } from '../../db/sqlite';
 import { NotAnArchive } from './read-archive';
 
 // What a file claims is compared with what can be worked out here, and is let in by the same roles as on a screen (START-3).

@@ -6,10 +6,12 @@ import { msg } from '#core/message';
 import type { NewHold } from '#core/record';
 import type { SessionEvent } from '#core/session';
 import { type AuditRow, appendAudit } from '../../db/audit';
+import type { Prepare } from '../../db/dialect/connection';
+import { isForeignKeyClash, isUniqueClash } from '../../db/dialect/errors';
+import { WHATEVER_CAPITALS } from '../../db/dialect/sql';
 import { fillConditionsOf, fillLettersOf } from '../../db/fill-old';
 import { raiseHolds } from '../../db/holds';
 import { readHead, summarise } from '../../db/session-log';
-import { isForeignKeyClash, isUniqueClash, type Prepare } from '../../db/sqlite';
 import { ARCHIVED, chosenColumns, fromDatabase, propertiesOf, toDatabase } from '../../record/archived';
 import { insertArchived, replaceArchived } from '../../record/archived-rows';
 import { sessionRecord } from '../../record/session';
@@ -172,7 +174,7 @@ function matchOf(prepare: Prepare, row: Row, matches: ArchiveMatches): Match {
   if (same) return { kind: 'same-record', name: same.name };
   const people = prepare(
     `select id as "clientId", name, added_at_ms as "addedAtMs" from client
-     where name = ? collate nocase order by added_at_ms limit 10`,
+     where name = ? ${WHATEVER_CAPITALS} order by added_at_ms limit 10`,
   ).all(row.name) as Extract<Match, { kind: 'same-name' }>['people'];
   return people.length > 0 ? { kind: 'same-name', people } : { kind: 'new' };
 }

@@ -1,6 +1,6 @@
 import { createPrivateKey, createPublicKey, generateKeyPairSync, sign, verify } from 'node:crypto';
 import type { ArchiveSignature } from '#contract/archive';
-import type { Prepare } from '../../db/sqlite';
+import type { Prepare } from '../../db/dialect/connection';
 import { siteKeyRecord } from '../../record/site-key';
 import { keepRow } from '../../record/write';
 import { sha256 } from '../../sha256';

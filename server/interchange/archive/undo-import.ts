@@ -2,7 +2,9 @@ import type { ImportBatch } from '#contract/archive';
 import type { ArchiveKind } from '#contract/archive-rows';
 import { type Message, msg } from '#core/message';
 import { type AuditNote, writeAudit } from '../../db/audit';
-import { isForeignKeyClash, type Prepare } from '../../db/sqlite';
+import type { Prepare } from '../../db/dialect/connection';
+import { isForeignKeyClash } from '../../db/dialect/errors';
+import { AS_WRITTEN } from '../../db/dialect/sql';
 import { uncount } from '../../db/surveillance';
 import { notFound, Problem } from '../../problem';
 import { deleteArchived } from '../../record/archived-rows';
@@ -22,7 +24,7 @@ const MOST_LISTED = 100;
 export const readImports = (prepare: Prepare): ImportBatch[] =>
   (
     prepare(
-      `select ${COLUMNS} from import_batch order by at_ms desc, rowid desc limit ${MOST_LISTED}`,
+      `select ${COLUMNS} from import_batch order by at_ms desc, ${AS_WRITTEN} desc limit ${MOST_LISTED}`,
     ).all() as (Omit<ImportBatch, 'words'> & { words: string })[]
   ).map((list) => ({ ...list, words: JSON.parse(list.words) }));
 

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { type RefusedRow, TABLE_ROWS, type TableAnswer } from '#contract/table';
 import { messageOf, msg } from '#core/message';
 import { TABLES, type TableKind } from '#core/table';
-import type { Prepare } from '../../db/sqlite';
+import type { Prepare } from '../../db/dialect/connection';
 import { Problem } from '../../problem';
 import { isStorable } from '../../storable';
 import { type AddedRow, addToImport, beginImport, endImport } from '../imports';

@@ -1,6 +1,6 @@
 import { NOTHING_KNOWN } from '#contract/client';
 import { USUAL_SHELF_LIFE } from '#core/occlusion-pressure';
-import type { Prepare } from '../../db/sqlite';
+import type { Prepare } from '../../db/dialect/connection';
 import { clientRecord } from '../client';
 import { keepRow } from '../write';
 

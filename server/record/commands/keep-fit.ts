@@ -3,7 +3,7 @@ import type { Finding } from '#core/findings';
 import type { Strap } from '#core/kit';
 import { msg } from '#core/message';
 import { type Limb, limbKind } from '#core/quantity';
-import type { Prepare } from '../../db/sqlite';
+import type { Prepare } from '../../db/dialect/connection';
 import { fitRecord } from '../fit';
 import { keepRow } from '../write';
 

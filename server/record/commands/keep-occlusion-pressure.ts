@@ -9,7 +9,7 @@ import type {
   Trial,
 } from '#core/occlusion-pressure';
 import type { Limb, Position } from '#core/quantity';
-import type { Prepare } from '../../db/sqlite';
+import type { Prepare } from '../../db/dialect/connection';
 import { occlusionPressureRecord } from '../occlusion-pressure';
 import { trialRecord } from '../trial';
 import { keepRow } from '../write';

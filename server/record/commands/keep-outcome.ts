@@ -1,6 +1,6 @@
 import { type Measure, type MeasureId, valueTaken } from '#core/outcomes';
 import type { Limb } from '#core/quantity';
-import type { Prepare } from '../../db/sqlite';
+import type { Prepare } from '../../db/dialect/connection';
 import { outcomeRecord } from '../outcome';
 import { keepRow } from '../write';
 

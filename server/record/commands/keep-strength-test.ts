@@ -1,5 +1,5 @@
 import { oneRepMax, type Side } from '#core/strength';
-import type { Prepare } from '../../db/sqlite';
+import type { Prepare } from '../../db/dialect/connection';
 import { strengthTestRecord } from '../strength-test';
 import { keepRow } from '../write';
 

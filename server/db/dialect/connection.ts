@@ -1,7 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-
-// What is SQLite's own is here (and in the migrations); all other SQL is standard, so that another engine of the
-// same ORM can follow (docs/decisions/past-one-machine.md).
+import { isOfTheMachine } from './errors';
+import { SETTINGS } from './sql';
 
 /** What every connection is set to. The ORM opens a new one now and then, so that once is not enough. */
 const PRAGMAS = [
@@ -18,11 +17,13 @@ type RawConnection = {
   /** Why the pool throws this connection away and opens another. */
   __knex__disposed?: Error;
 };
+
 export type Statement = {
   all(...values: unknown[]): unknown[];
   get(...values: unknown[]): unknown;
   run(...values: unknown[]): { changes: number };
 };
+
 /** The prepared statement of a text; prepared once for each connection. */
 export type Prepare = (sql: string) => Statement;
 
@@ -99,30 +100,8 @@ export async function renewConnection(em: EntityManager): Promise<void> {
   await client.releaseConnection(raw);
 }
 
-/** Whether the driver failed for want of disk, right or turn, and not because of what it was asked. */
-const isOfTheMachine = (error: unknown): boolean =>
-  error instanceof Error &&
-  'code' in error &&
-  typeof error.code === 'string' &&
-  /^SQLITE_(?!CONSTRAINT|ERROR)/.test(error.code);
-
 /** Whether a commit waits for the disk: always, but for data that are made and could be made again. */
 export const waitForDisk = (em: EntityManager, wait: boolean): Promise<void> =>
   withStatements(em, (prepare) => {
-    prepare(`pragma synchronous = ${wait ? 'full' : 'off'}`).run();
+    prepare(wait ? SETTINGS.waitForDisk : SETTINGS.doNotWaitForDisk).run();
   });
-
-/** What the full-text index of people is asked for: every word of the search begins a word of the name or the story. */
-export const matchWords = (search: string): string =>
-  (search.match(/[\p{L}\p{N}]+/gu) ?? []).map((word) => `"${word}"*`).join(' ');
-
-/** All texts of a column as one, with commas between. */
-export const joined = (column: string): string => `group_concat(${column}, ',')`;
-
-/** The driver's word for a unique constraint that was broken. */
-export const isUniqueClash = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && error.code === 'SQLITE_CONSTRAINT_UNIQUE';
-
-/** The driver's word for a reference to a row that is not there, or for one that others refer to. */
-export const isForeignKeyClash = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && error.code === 'SQLITE_CONSTRAINT_FOREIGNKEY';
