@@ -4,7 +4,7 @@ import type { Prepare } from '../../db/dialect/connection';
 import { clientRecord } from '../client';
 import { keepRow } from '../write';
 
-/** Keeps a new client, of whom nothing else is known yet. */
+/** Keeps a new client with an empty record. */
 export function keepClient(
   prepare: Prepare,
   { id, name, story, addedAtMs }: { id: string; name: string; story: string; addedAtMs: number },
