@@ -85,3 +85,10 @@ export type ClientRecord = ClientSummary & {
   judgedAtMs: number;
   asOf: number;
 };
+
+/** Records that have been kept for as long as the practice said; `keepYears` null where it has not. */
+export type RetentionList = {
+  keepYears: number | null;
+  /** `lastMs`: when anything was last recorded, in ms; `keptUntil`: the last day, as an ISO day. The longest first. */
+  due: { clientId: string; name: string; lastMs: number; keptUntil: string }[];
+};

@@ -60,6 +60,14 @@ export const practiceSettingsSchema = z.object({
     .max(CEILING_MMHG.most, msg('At most {maximum} mmHg (PRS-7).', { maximum: CEILING_MMHG.most }))
     .nullable()
     .default(null),
+  /** How many years a record is kept after the client was last here; null where the practice has not said. */
+  keepYears: z
+    .number(msg('Enter the years.'))
+    .int(msg('Whole years.'))
+    .min(1, msg('At least {minimum} years.', { minimum: 1 }))
+    .max(50, msg('At most {maximum} years.', { maximum: 50 }))
+    .nullable()
+    .default(null),
 });
 export type PracticeSettings = z.infer<typeof practiceSettingsSchema>;
 

@@ -11,6 +11,7 @@ export const PRACTICE = {
   schoolId: 'research-consensus',
   massUnit: 'kg',
   lengthUnit: 'cm',
+  keepYears: null,
   emergencyPhone: '112',
   phone: '555 0142',
   letterhead: 'Boathouse yard 3, by the tide gate\nMonday to Friday, 8 to 19',

@@ -71,6 +71,7 @@ export type { PastSession } from './past-session';
 export { hasPressure, planForToday } from './plan-for-today';
 export { nextPlan, type PlanInForce, plansInForce, versionInForce, whyNotInForce } from './plans-in-force';
 export { recheck } from './recheck';
+export { keptUntil } from './retention';
 export { reviewSession } from './session-review';
 export { isNewcomer } from './sessions-done';
 export { BY_NEED, type Standing, standingOf } from './standing';

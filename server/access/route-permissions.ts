@@ -102,6 +102,7 @@ export const ROUTE_ASKS: Readonly<Record<string, Asks>> = {
   'POST /clients/:id/retractions': 'correct-record',
   'POST /clients/:id/merge': 'correct-record',
   'POST /clients/:id/erasure': 'erase-person',
+  'GET /clients/retention': 'erase-person',
   'POST /clients/:id/shelf-life': 'set-shelf-life',
   'POST /clients/:id/holds/:holdId/lift': 'lift-hold',
   'POST /clients/:id/conditions/end': 'end-condition',

@@ -30,5 +30,6 @@ export const MIGRATION_NAMES = [
   '028-site-keys',
   '029-messages',
   '030-plain-names',
+  '031-retention',
 ] as const;
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

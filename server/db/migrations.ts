@@ -30,6 +30,7 @@ import { GaugeErrors } from './migrations/027-gauge-errors';
 import { SiteKeys } from './migrations/028-site-keys';
 import { Messages } from './migrations/029-messages';
 import { PlainNames } from './migrations/030-plain-names';
+import { Retention } from './migrations/031-retention';
 
 const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Migration>) => Migration> = {
   '001-first-tables': FirstTables,
@@ -62,6 +63,7 @@ const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Mi
   '028-site-keys': SiteKeys,
   '029-messages': Messages,
   '030-plain-names': PlainNames,
+  '031-retention': Retention,
 };
 
 /** Every migration, in order. */

@@ -24,6 +24,7 @@ export const practiceRecord = defineRecord({
     stopAboveSystolicMmHg: p.integer().default(STOP_ABOVE.systolicMmHg),
     stopAboveDiastolicMmHg: p.integer().default(STOP_ABOVE.diastolicMmHg),
     arbitraryUpToMmHg: p.integer().nullable(),
+    keepYears: p.integer().nullable(),
     dateOrder: p.string().$type<PracticeSettings['dateOrder']>().default('day-month-year'),
     stricter: p.json().$type<Stricter>(),
     /** How far a demonstration's clock was moved on. */

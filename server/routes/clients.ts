@@ -46,6 +46,7 @@ import { keepDayCheck } from '../db/day-check';
 import { withStatements } from '../db/dialect/connection';
 import { liftHolds, raiseHolds } from '../db/holds';
 import { findKit, readKit } from '../db/kit';
+import { readPracticeFacts } from '../db/read-practice';
 import { readPast } from '../db/session-log';
 import { withAudit } from '../db/with-audit';
 import { happenedAtMs } from '../happened';
@@ -57,6 +58,7 @@ import { keepClient } from '../record/commands/keep-client';
 import { checkFit, keepFit, rowOfFit } from '../record/commands/keep-fit';
 import { keepStrengthTest } from '../record/commands/keep-strength-test';
 import { consentRecord } from '../record/consent';
+import { readRetention } from '../record/retention';
 import { screeningRecord } from '../record/screening';
 import { tightnessRecord } from '../record/tightness';
 import { changeRows, keepRow } from '../record/write';
@@ -77,6 +79,16 @@ export const clientRoutes = new Hono<Env>()
   })
 
   .get('/today', async (c) => c.json(await readToday(c.var.em, c.var.lines, c.var.nowMs)))
+
+  /** Records that have been kept long enough; an owner erases them one by one. */
+  .get('/retention', async (c) => {
+    const { nowMs } = c.var;
+    return c.json(
+      await withStatements(c.var.em, (prepare) =>
+        readRetention(prepare, nowMs, readPracticeFacts(prepare, nowMs).zoneOffsetMs),
+      ),
+    );
+  })
 
   .get('/:id', async (c) => c.json(await readClient(c.var.em, c.req.param('id'), c.var.nowMs)))
 

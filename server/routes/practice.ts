@@ -218,13 +218,14 @@ async function readPractice({ var: { em: shared, print } }: Context<Env>): Promi
   const {
     id: _,
     arbitraryUpToMmHg,
+    keepYears,
     ...settings
   } = await em.findOneOrFail(practiceRecord.entity, {
     id: 'practice',
   });
   const templates = await em.find(templateRecord.entity, { retiredAtMs: null }, { orderBy: { name: 'asc' } });
   return {
-    settings: { ...settings, arbitraryUpToMmHg: arbitraryUpToMmHg ?? null },
+    settings: { ...settings, arbitraryUpToMmHg: arbitraryUpToMmHg ?? null, keepYears: keepYears ?? null },
     practitioners: await withStatements(em, readPractitioners),
     ownExercises: await readOwnExercises(em),
     ownMeasures: await withStatements(em, ownMeasures),

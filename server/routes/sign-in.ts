@@ -148,6 +148,7 @@ function keepPractice(
     phone: '',
     letterhead: '',
     arbitraryUpToMmHg: null,
+    keepYears: null,
     stricter: [],
   });
   for (const { list, item, label } of STARTING_KIT) {

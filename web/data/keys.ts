@@ -13,6 +13,7 @@ export const KEYS = {
   lastReview: (id: string, coursePlanId: string) => ['client', id, 'last-review', coursePlanId],
   entries: (id: string) => ['client', id, 'entries'],
   archived: ['roster', 'archived'],
+  retention: ['roster', 'retention'],
   homeLinks: (id: string) => ['client', id, 'home-links'],
   log: (id: string) => ['client', id, 'log'],
   reports: (id: string) => ['client', id, 'reports'],

@@ -5,12 +5,15 @@ import { Link } from 'react-router';
 import type { PeoplePage } from '#contract/client';
 import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
+import { useMay } from '../../../data/queries';
 import { Button } from '../../../parts/base/Button';
 import { FieldError } from '../../../parts/fields/Field';
+import { PastRetention } from './PastRetention';
 
 /** People who were taken off the list, with all that is on record of them; put back by a press. */
 export function ArchivedView() {
   const queries = useQueryClient();
+  const mayErase = useMay('erase-person');
   const { data, error } = useQuery({
     queryKey: KEYS.archived,
     queryFn: () => read<PeoplePage>(api.clients.$get({ query: { archived: 'yes' } })),
@@ -22,7 +25,7 @@ export function ArchivedView() {
   const failed = error ?? back.error;
   return (
     <div className="max-w-3xl space-y-4 p-6">
-      <h1 className="text-3xl font-semibold">{t`Taken off the list`}</h1>
+      <h1 className="text-3xl font-semibold">{t`Archived people`}</h1>
       {failed && <FieldError>{failureWords(failed)}</FieldError>}
       {data?.people.length === 0 && (
         <p className="text-quiet">
@@ -44,6 +47,7 @@ export function ArchivedView() {
           </li>
         ))}
       </ul>
+      {mayErase && <PastRetention />}
     </div>
   );
 }

@@ -18,6 +18,7 @@ import { Ticks } from '../../../parts/fields/Ticks';
 import { useFields } from '../../../parts/forms/use-fields';
 import { BloodPressureFields } from '../../../parts/record/BloodPressureFields';
 import { readPressure } from '../../../parts/record/typed-pressure';
+import { KeptFor } from './KeptFor';
 import { WithoutLop } from './WithoutLop';
 
 /** Units, and which screening items are asked more of; only a clinician changes them (rules SCR-1, SCR-4). */
@@ -80,6 +81,7 @@ export function Settings({ settings }: { settings: PracticeSettings }) {
         <PressureLimit settings={settings} change={change} />
       </div>
       <WithoutLop settings={settings} change={change} />
+      <KeptFor settings={settings} change={change} />
       <OnPaper settings={settings} change={change} error={write.error} />
       <details>
         <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
