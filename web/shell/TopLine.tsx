@@ -35,7 +35,7 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
         </IconButton>
       </span>
       <SaveLine />
-      <div className="ml-auto flex shrink-0 items-center gap-1 max-sm:gap-0">
+      <div className="ml-auto flex min-w-0 items-center gap-1 max-sm:gap-0">
         {asked ? (
           <Suspense fallback={<WhoButton practitioner={practitioner} />}>
             <AccountMenu />

@@ -23,7 +23,9 @@ export const WhoButton = ({
     <UserRound size={18} aria-hidden />
     <span className="sr-only">{t`Account of`} </span>
     <span className="truncate max-sm:sr-only">
-      {practitioner ? `${practitioner.name}, ${translate(ROLE_NAMES[practitioner.role])}` : '…'}
+      {practitioner?.name ?? '…'}
+      {/* On a tablet the people beside the page leave no room for it. */}
+      {practitioner && <span className="max-lg:sr-only">, {translate(ROLE_NAMES[practitioner.role])}</span>}
     </span>
   </button>
 );
