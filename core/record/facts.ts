@@ -37,7 +37,7 @@ export type PrescriptionFact = {
   /** Versions that rest on its signature: itself, and what it re-targets (rule PRS-8). */
   versions: string[];
   /** From what to what it changes the version before, in words. */
-  changes: string[];
+  changes: Text[];
   atMs: number;
   /** Id of the practitioner who signed it. */
   signedBy: string;

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Condition, ConditionDetail, NewCondition } from '#core/screening';
+import type { NewCondition } from '#core/screening';
 import { conditionRecord } from '../record/condition';
 import { changeRows, keepRow } from '../record/write';
 import type { Prepare } from './dialect/connection';
@@ -55,30 +55,3 @@ export function endConditionsOfScreening(
     by,
   );
 }
-
-export const CONDITION = `select client_id, id, cause, at_ms as "atMs", detail, ends_at_ms as "endsAtMs",
-  ended_at_ms as "endedAtMs", ended_by as "endedBy", end_reason as "endReason" from condition`;
-
-type ConditionRow = {
-  id: string;
-  cause: string;
-  atMs: number;
-  detail: string;
-  endsAtMs: number | null;
-  endedAtMs: number | null;
-  endedBy: string | null;
-  endReason: string | null;
-};
-
-/** A row as the core knows it. */
-export const conditionOf = (row: ConditionRow): Condition => ({
-  id: row.id,
-  cause: row.cause,
-  atMs: row.atMs,
-  detail: JSON.parse(row.detail) as ConditionDetail,
-  endsAtMs: row.endsAtMs,
-  ended:
-    row.endedAtMs === null
-      ? null
-      : { atMs: row.endedAtMs, by: row.endedBy ?? '', reason: row.endReason ?? '' },
-});

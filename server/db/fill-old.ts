@@ -8,11 +8,12 @@ import {
   subjectOf,
 } from '#core/screening';
 import type { SessionEvent } from '#core/session';
+import type { Row } from '../record/read';
+import { screeningFacts } from '../record/screening';
 import { chainOld } from './audit';
 import { beginConditions } from './conditions';
 import type { Prepare } from './dialect/connection';
 import { holdsOfEvents, raiseHolds } from './holds';
-import { type Row, SCREENING, screeningOf } from './read-facts';
 import { fillSummaries } from './session-log';
 import { wornIn } from './take-events';
 
@@ -75,7 +76,7 @@ function fillHolds(prepare: Prepare): void {
   }
 }
 
-const SCREENING_WITH_ID = SCREENING.replace('select ', 'select id, ');
+const SCREENING_WITH_ID = screeningFacts.select.replace('select ', 'select id, ');
 
 /**
  * What each person has, by all their screenings: a later "no" ended it where a clinician asked, or where it was not kept who asked,
@@ -102,7 +103,7 @@ export function fillConditionsOf(
   const rows = prepare(
     `${SCREENING_WITH_ID} where client_id = ? and superseded <> 2 order by at_ms, rowid`,
   ).all(clientId) as Row[];
-  const screenings = rows.map((row) => ({ id: String(row.id), ...screeningOf(row) }));
+  const screenings = rows.map((row) => ({ id: String(row.id), ...screeningFacts.of(row) }));
   for (const [place, screening] of screenings.entries()) {
     const begun = conditionsOfScreening(screening.id, screening, screening.atMs);
     beginConditions(prepare, clientId, begun);

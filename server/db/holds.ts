@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Text } from '#core/message';
 import type { Limb } from '#core/quantity';
-import { type Hold, holdsOfBloodPressure, holdsOfDayAfter, holdsOfSign, type NewHold } from '#core/record';
+import { holdsOfBloodPressure, holdsOfDayAfter, holdsOfSign, type NewHold } from '#core/record';
 import { RULES } from '#core/rules';
 import type { BloodPressure } from '#core/screening';
 import type { SessionEvent } from '#core/session';
@@ -52,36 +52,6 @@ export function holdsOfEvents(
     return [];
   });
 }
-
-/** A row as the core knows it. */
-export const holdOf = (row: {
-  id: string;
-  cause: string;
-  words: Text;
-  rule: Hold['rule'];
-  atMs: number;
-  limb: Hold['limb'];
-  subject: Hold['subject'];
-  ends: Hold['ends'];
-  liftedAtMs: number | null;
-  liftedBy: string | null;
-  liftReason: Text | null;
-  isEmergency: number;
-}): Hold => ({
-  id: row.id,
-  cause: row.cause,
-  words: row.words,
-  rule: row.rule,
-  atMs: row.atMs,
-  limb: row.limb,
-  subject: row.subject,
-  ends: row.ends,
-  isEmergency: row.isEmergency === 1,
-  lifted:
-    row.liftedAtMs === null
-      ? null
-      : { atMs: row.liftedAtMs, by: row.liftedBy ?? '', reason: row.liftReason ?? '' },
-});
 
 /** Above which blood pressure work ends in this practice (rule RUN-8). */
 export function limitOfPractice(prepare: Prepare): BloodPressure {

@@ -2,9 +2,10 @@ import type { Kit } from '#contract/practice';
 import type { Role } from '#core/access';
 import { MS_PER_MINUTE } from '#core/quantity';
 import type { ClientFacts } from '#core/record';
+import { ownExercisesInUse } from '../record/exercise';
+import { kitInUse } from '../record/kit';
+import { ownMeasures } from '../record/measure';
 import type { Prepare } from './dialect/connection';
-import { kitInUse } from './kit';
-import { ownExercisesInUse, ownMeasures } from './library';
 
 /** What the practice itself says about everyone: its units and exercises, its kit, who works in which role. */
 export type PracticeFacts = Pick<

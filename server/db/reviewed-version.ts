@@ -1,9 +1,9 @@
 import type { Context } from 'hono';
 import { versionInForce, whatReviewAsks } from '#core/record';
 import type { Env } from '../context';
+import { readKit } from '../record/kit';
 import type { NoteOnRecord } from './audit';
 import { readClient } from './client-facts';
-import { readKit } from './kit';
 import { findingsOf, keepVersion } from './prescriptions';
 import type { SessionHead } from './session-log';
 

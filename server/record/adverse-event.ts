@@ -1,4 +1,6 @@
 import { p } from '@mikro-orm/core';
+import type { AdverseEvent } from '#contract/outcomes';
+import type { Prepare } from '../db/dialect/connection';
 import { atMs, clientId, defineRecord, id } from './define';
 
 export const adverseEventRecord = defineRecord({
@@ -23,3 +25,9 @@ export const adverseEventRecord = defineRecord({
   archive: { kind: 'adverse-event', ofTheSame: { property: 'sessionId', table: 'session' } },
   indexes: ['adverse_event (client_id, at_ms)'],
 });
+
+export const readAdverseEvents = (prepare: Prepare, clientId: string): AdverseEvent[] =>
+  prepare(
+    `select id, session_id as "sessionId", at_ms as "atMs", what, done, outcome, notified, practitioner_id as "practitionerId",
+       written_at_ms as "writtenAtMs" from adverse_event where client_id = ? order by at_ms desc`,
+  ).all(clientId) as AdverseEvent[];

@@ -1,5 +1,4 @@
-import type { InferEntity } from '@mikro-orm/core';
-import { p } from '@mikro-orm/core';
+import { type InferEntity, p } from '@mikro-orm/core';
 import type { Prepare } from '../db/dialect/connection';
 import { atMs, defineRecord } from './define';
 

@@ -1,8 +1,19 @@
-import type { EntitySchema } from '@mikro-orm/core';
+import type { EntitySchema, InferEntity } from '@mikro-orm/core';
 
 /** What the ORM says of a property: a class of its types, and whether it may be null. */
 type Property = { type: { name: string }; nullable?: boolean; default?: unknown; primary?: boolean };
 type OfEntity = { entity: EntitySchema };
+
+// biome-ignore lint/suspicious/noExplicitAny: an entity of any record; what is read and written is typed by the record that is given.
+export type AnyRecord = { table: string; entity: EntitySchema<any> };
+export type PropertyOf<R extends AnyRecord> = keyof InferEntity<R['entity']> & string;
+/** What the ORM reads lazily is read and written here like any other value. */
+type Plain<T> = T extends { unwrap(): infer Value } ? Value : T;
+/** The value of a property of a record; null where it has none. */
+export type ValueOf<R extends AnyRecord, P extends PropertyOf<R>> = Exclude<
+  Plain<InferEntity<R['entity']>[P]>,
+  undefined
+>;
 
 /** How SQLite keeps a value of each type of the ORM. */
 const KEPT_AS = {

@@ -1,7 +1,11 @@
 import { p } from '@mikro-orm/core';
+import type { ComparisonOnRecord } from '#contract/outcomes';
 import type { Comparison } from '#core/outcomes';
+import type { ComparisonFact } from '#core/record';
+import type { Prepare } from '../db/dialect/connection';
 import { jsonAt } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id } from './define';
+import { factsOf } from './read';
 
 export const comparisonRecord = defineRecord({
   name: 'Comparison',
@@ -21,3 +25,16 @@ export const comparisonRecord = defineRecord({
   archive: { kind: 'comparison' },
   indexes: ['comparison (client_id, at_ms)'],
 });
+
+export const comparisonFacts = factsOf(comparisonRecord, {
+  take: ['id', 'atMs', 'design'],
+  parts: [{ when: 'ended_at_ms is null order by at_ms desc' }],
+  of: (row): ComparisonFact => row,
+});
+
+export const readComparisons = (prepare: Prepare, clientId: string): ComparisonOnRecord[] =>
+  (
+    prepare(
+      'select id, at_ms as "atMs", design, ended_why as "ended" from comparison where client_id = ? order by at_ms desc',
+    ).all(clientId) as (Omit<ComparisonOnRecord, 'design'> & { design: string })[]
+  ).map(({ design, ...row }) => ({ ...row, design: JSON.parse(design) }));

@@ -1,6 +1,7 @@
 import { p } from '@mikro-orm/core';
-import type { ConditionDetail } from '#core/screening';
+import type { Condition, ConditionDetail } from '#core/screening';
 import { atMs, clientId, defineRecord, id } from './define';
+import { factsOf } from './read';
 
 export const conditionRecord = defineRecord({
   name: 'Condition',
@@ -23,4 +24,13 @@ export const conditionRecord = defineRecord({
   archive: { kind: 'condition' },
   unique: ['client_id, cause'],
   indexes: ['condition (client_id) where ended_at_ms is null'],
+});
+
+export const conditionFacts = factsOf(conditionRecord, {
+  take: ['id', 'cause', 'atMs', 'detail', 'endsAtMs', 'endedAtMs', 'endedBy', 'endReason'],
+  parts: [{ when: 'ended_at_ms is null' }],
+  of: ({ endedAtMs, endedBy, endReason, ...condition }): Condition => ({
+    ...condition,
+    ended: endedAtMs === null ? null : { atMs: endedAtMs, by: endedBy ?? '', reason: endReason ?? '' },
+  }),
 });

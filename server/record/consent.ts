@@ -1,7 +1,8 @@
 import { p } from '@mikro-orm/core';
-import type { ConsentGiven } from '#core/screening';
+import type { Consent, ConsentGiven } from '#core/screening';
 import { jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
+import { factsOf, NEWEST } from './read';
 
 export const consentRecord = defineRecord({
   name: 'Consent',
@@ -22,4 +23,10 @@ export const consentRecord = defineRecord({
   retract: { kind: 'consent', content: jsonObject({ decision: 'decision', read: '"read"' }) },
   archive: { kind: 'consent' },
   indexes: ['consent (client_id, at_ms)', 'consent (client_id) where superseded = 0'],
+});
+
+export const consentFacts = factsOf(consentRecord, {
+  take: ['atMs', 'version', 'decision', 'read', 'guardian'],
+  parts: [NEWEST],
+  of: (consent): Consent => consent,
 });

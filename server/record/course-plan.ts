@@ -1,7 +1,8 @@
 import { p } from '@mikro-orm/core';
-import type { CoursePlanState, Occasion } from '#core/course';
+import type { CoursePlan, CoursePlanState, Occasion } from '#core/course';
 import { AS_WRITTEN } from '../db/dialect/sql';
 import { clientId, defineRecord, id } from './define';
+import { factsOf } from './read';
 
 export const coursePlanRecord = defineRecord({
   name: 'CoursePlan',
@@ -17,4 +18,10 @@ export const coursePlanRecord = defineRecord({
   },
   archive: { kind: 'course-plan', order: AS_WRITTEN },
   indexes: ["course_plan (client_id) where state <> 'ended'"],
+});
+
+export const coursePlanFacts = factsOf(coursePlanRecord, {
+  take: ['id', 'name', 'occasion', 'state', 'untilMs'],
+  parts: [{ when: `state <> 'ended'` }],
+  of: (row): CoursePlan => row,
 });

@@ -1,8 +1,10 @@
 import { p } from '@mikro-orm/core';
 import type { Role } from '#core/access';
-import type { DayCheckAnswers } from '#core/screening';
+import { SESSIONS_COUNT_MS } from '#core/record';
+import { DAY_CHECK_HOLDS_MS, type DayCheck, type DayCheckAnswers } from '#core/screening';
 import { jsonAt, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
+import { AS_RECEIVED, factsOf, NEWEST } from './read';
 
 export const dayCheckRecord = defineRecord({
   name: 'DayCheck',
@@ -22,4 +24,17 @@ export const dayCheckRecord = defineRecord({
   retract: { kind: 'day-check', content: jsonObject({ painNow: jsonAt('answers', 'painNow') }) },
   archive: { kind: 'day-check' },
   indexes: ['day_check (client_id, at_ms)', 'day_check (client_id) where superseded = 0'],
+});
+
+export const dayCheckFacts = factsOf(dayCheckRecord, {
+  take: ['atMs', 'answers', 'by'],
+  parts: [
+    // Of several on one day the worst answer counts; swelling that rose takes a limb down its ladder, whatever was said later.
+    {
+      when: `superseded = 1 and at_ms > ? and (at_ms > ? or answers like '%"swelling"%') ${AS_RECEIVED}`,
+      times: (nowMs) => [nowMs - SESSIONS_COUNT_MS, nowMs - DAY_CHECK_HOLDS_MS],
+    },
+    NEWEST,
+  ],
+  of: ({ atMs, answers, by }): DayCheck => ({ atMs, ...answers, ...(by ? { by } : {}) }),
 });

@@ -1,5 +1,7 @@
 import { p } from '@mikro-orm/core';
-import type { Exercise } from '#core/protocol';
+import type { EntityManager } from '@mikro-orm/libsql';
+import type { Exercise, Library } from '#core/protocol';
+import { type Prepare, withStatements } from '../db/dialect/connection';
 import { AS_WRITTEN } from '../db/dialect/sql';
 import { defineRecord, id } from './define';
 
@@ -14,3 +16,15 @@ export const exerciseRecord = defineRecord({
   },
   archive: { kind: 'exercise', order: AS_WRITTEN, ofClient: { usedAs: 'exercise', inPlans: true } },
 });
+
+/** The practice's own exercises in use, by id. */
+export const readOwnExercises = (em: EntityManager): Promise<Library> =>
+  withStatements(em, ownExercisesInUse);
+
+export function ownExercisesInUse(prepare: Prepare): Library {
+  const rows = prepare('select id, exercise from exercise where retired_at_ms is null').all() as {
+    id: string;
+    exercise: string;
+  }[];
+  return Object.fromEntries(rows.map(({ id, exercise }) => [id, JSON.parse(exercise) as Exercise]));
+}

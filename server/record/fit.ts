@@ -1,7 +1,9 @@
 import { p } from '@mikro-orm/core';
+import type { FitFact } from '#core/cuff';
 import type { Limb } from '#core/quantity';
 import { jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, number, superseded } from './define';
+import { factsOf, NEWEST } from './read';
 
 export const fitRecord = defineRecord({
   name: 'Girth',
@@ -27,4 +29,13 @@ export const fitRecord = defineRecord({
   archive: { kind: 'fit' },
   checks: ['girth_cm > 0', "kind in ('cuff', 'strap')"],
   indexes: ['girth (client_id, at_ms)', 'girth (client_id, limb) where superseded = 0'],
+});
+
+export const fitFacts = factsOf(fitRecord, {
+  take: ['limb', 'atMs', 'girthCm', 'kind', 'kitId', 'label', 'widthCm'],
+  parts: [NEWEST],
+  of: ({ kind, kitId, ...fit }): FitFact => ({
+    ...fit,
+    ...(kind === 'cuff' ? { kind, cuffId: kitId } : { kind, strapId: kitId }),
+  }),
 });

@@ -1,8 +1,10 @@
 import { p } from '@mikro-orm/core';
 import type { ExerciseId } from '#core/protocol';
-import type { Side } from '#core/strength';
+import { SESSIONS_COUNT_MS } from '#core/record';
+import type { HeavyWork, Side } from '#core/strength';
 import { jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, number, retracted } from './define';
+import { factsOf } from './read';
 
 export const heavyWorkRecord = defineRecord({
   name: 'HeavyWork',
@@ -36,4 +38,10 @@ export const heavyWorkRecord = defineRecord({
   uses: { practitioner: ['practitionerId'], exercise: ['exerciseId'] },
   archive: { kind: 'heavy-work' },
   indexes: ['heavy_work (client_id, at_ms)'],
+});
+
+export const heavyWorkFacts = factsOf(heavyWorkRecord, {
+  take: ['id', 'atMs', 'exerciseId', 'side', 'sets', 'reps', 'loadKg', 'effort', 'pain'],
+  parts: [{ when: 'retracted = 0 and at_ms >= ?', times: (nowMs) => [nowMs - SESSIONS_COUNT_MS] }],
+  of: (row): HeavyWork => row,
 });

@@ -1,5 +1,4 @@
-import type { InferEntity, RequiredEntityData } from '@mikro-orm/core';
-import { p } from '@mikro-orm/core';
+import { type InferEntity, p, type RequiredEntityData } from '@mikro-orm/core';
 import type { SchoolId } from '#core/protocol';
 import type { LimbKind } from '#core/quantity';
 import type { Prepare } from '../db/dialect/connection';

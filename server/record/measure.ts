@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
-import type { Measure } from '#core/outcomes';
+import type { Measure, MeasureBook } from '#core/outcomes';
+import type { Prepare } from '../db/dialect/connection';
 import { AS_WRITTEN } from '../db/dialect/sql';
 import { defineRecord, id } from './define';
 
@@ -13,3 +14,11 @@ export const measureRecord = defineRecord({
   },
   archive: { kind: 'measure', order: AS_WRITTEN, ofClient: { usedAs: 'measure' } },
 });
+
+/** Measures of the practice's own, and what it says otherwise of standard ones. */
+export const ownMeasures = (prepare: Prepare): MeasureBook =>
+  Object.fromEntries(
+    (prepare('select id, measure from measure').all() as { id: string; measure: string }[]).map(
+      ({ id, measure }) => [id, JSON.parse(measure) as Measure],
+    ),
+  );

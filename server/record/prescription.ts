@@ -1,10 +1,14 @@
 import { p } from '@mikro-orm/core';
-import type { Finding } from '#core/findings';
+import type { Role } from '#core/access';
+import { type Finding, guardFindings } from '#core/findings';
 import type { Text } from '#core/message';
 import { type Plan, readPlan } from '#core/plan';
 import type { ExerciseId } from '#core/protocol';
 import type { Limb } from '#core/quantity';
+import type { PrescriptionFact } from '#core/record';
+import type { Prepare } from '../db/dialect/connection';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
+import { factsOf } from './read';
 
 export const prescriptionRecord = defineRecord({
   name: 'Prescription',
@@ -52,3 +56,70 @@ const searchedBy = ({ exercises: [exercise] }: Plan) => ({
   exerciseId: exercise?.exerciseId ?? '',
   limb: exercise?.limbs[0]?.limb ?? '',
 });
+
+/** A prescription as it is kept: `prescriptionFact` adds on whose signature it rests. */
+export const signedPlans = factsOf(prescriptionRecord, {
+  take: [
+    'id',
+    'atMs',
+    'signedBy',
+    'plan',
+    'findings',
+    'overrideReason',
+    'retargets',
+    'coursePlanId',
+    'changes',
+  ],
+  also: {
+    isSignedElsewhere: `exists (select 1 from import_row join import_batch on import_batch.id = import_id
+      where kind = 'prescription' and row_id = prescription.id and is_move = 0)`,
+  },
+  parts: [
+    {
+      when: `superseded = 0 and exists (select 1 from course_plan where course_plan.id = course_plan_id and state <> 'ended')`,
+    },
+  ],
+  of: (row) => row,
+});
+
+type SignedPlan = ReturnType<typeof signedPlans.of>;
+
+/** @param roles of the practice's accounts, by id */
+export function prescriptionFact(
+  prepare: Prepare,
+  roles: ReadonlyMap<string, Role>,
+  { signedBy, retargets, findings, plan, isSignedElsewhere, ...row }: SignedPlan,
+): PrescriptionFact {
+  const signature = signatureOf(prepare, { id: row.id, signedBy, retargets });
+  return {
+    ...row,
+    signedBy,
+    versions: signature.versions,
+    role: roles.get(signature.signedBy) ?? 'coach',
+    ...(isSignedElsewhere === 1 ? { isSignedElsewhere: true } : {}),
+    guards: guardFindings(findings).map(({ rule, subject, exerciseIndex }) => ({
+      rule,
+      subject,
+      exerciseIndex: exerciseIndex ?? null,
+    })),
+    plan: readPlan(plan),
+  };
+}
+
+type Signed = Pick<SignedPlan, 'id' | 'signedBy' | 'retargets'>;
+
+/**
+ * Who signed what a prescription rests on, and the versions that rest on that signature: a re-target rests on the
+ * signature of the one it re-targets (rule PRS-8).
+ */
+function signatureOf(
+  prepare: Prepare,
+  { id, signedBy, retargets }: Signed,
+): { versions: string[]; signedBy: string } {
+  const before =
+    retargets &&
+    prepare('select id, signed_by as "signedBy", retargets from prescription where id = ?').get(retargets);
+  if (!before) return { versions: [id], signedBy };
+  const first = signatureOf(prepare, before as Signed);
+  return { ...first, versions: [id, ...first.versions] };
+}

@@ -1,4 +1,6 @@
 import { p } from '@mikro-orm/core';
+import type { OcclusionFact } from '#core/occlusion-pressure';
+import type { Prepare } from '../db/dialect/connection';
 import { jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, number, retracted } from './define';
 
@@ -24,3 +26,11 @@ export const quickCheckRecord = defineRecord({
   archive: { kind: 'quick-check', ofTheSame: { property: 'lopId', table: 'lop' } },
   indexes: ['lop_quick_check (client_id)', 'lop_quick_check (lop_id, at_ms)'],
 });
+
+export const readQuickChecks = (prepare: Prepare, lopId: string): OcclusionFact['quickChecks'] =>
+  (
+    prepare(
+      `select at_ms as "atMs", gone_mm_hg as "goneMmHg", step_mm_hg as "stepMmHg" from lop_quick_check
+       where lop_id = ? and retracted = 0`,
+    ).all(lopId) as { atMs: number; goneMmHg: number; stepMmHg: number | null }[]
+  ).map(({ stepMmHg, ...check }) => ({ ...check, ...(stepMmHg === null ? {} : { stepMmHg }) }));

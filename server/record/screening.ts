@@ -1,8 +1,13 @@
 import { p } from '@mikro-orm/core';
 import type { Role } from '#core/access';
-import type { BloodPressure, ItemId, ItemPlace, Procedure } from '#core/screening';
+import { MS_PER_DAY } from '#core/quantity';
+import { RULES } from '#core/rules';
+import type { BloodPressure, ItemId, ItemPlace, Procedure, Screening } from '#core/screening';
+import type { Prepare } from '../db/dialect/connection';
 import { asJson, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
+import { type Before, HISTORY_PAGE } from './history';
+import { AS_RECEIVED, factsOf, NEWEST, read } from './read';
 
 export const screeningRecord = defineRecord({
   name: 'Screening',
@@ -31,3 +36,38 @@ export const screeningRecord = defineRecord({
   archive: { kind: 'screening' },
   indexes: ['screening (client_id, at_ms)', 'screening (client_id) where superseded = 0'],
 });
+
+export const screeningFacts = factsOf(screeningRecord, {
+  take: [
+    'atMs',
+    'version',
+    'yes',
+    'bloodPressures',
+    'note',
+    'procedures',
+    'places',
+    'medicines',
+    'adultFromMs',
+    'by',
+  ],
+  parts: [
+    // Those whose resting blood pressure still counts.
+    {
+      when: `superseded = 1 and at_ms >= ? ${AS_RECEIVED}`,
+      times: (nowMs) => [nowMs - RULES['SCR-1'].figures.shelfLifeDays * MS_PER_DAY],
+    },
+    NEWEST,
+  ],
+  of: ({ by, ...screening }): Screening => ({ ...screening, ...(by ? { by } : {}) }),
+});
+
+/** Screenings of a client, the newest first. */
+export const readScreenings = (prepare: Prepare, clientId: string, { beforeMs }: Before): Screening[] =>
+  read(
+    screeningFacts,
+    prepare(
+      `${screeningFacts.select} where client_id = ? and at_ms < ? and superseded <> 2 order by at_ms desc limit ${HISTORY_PAGE}`,
+    ),
+    clientId,
+    beforeMs,
+  );

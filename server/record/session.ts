@@ -1,8 +1,13 @@
 import { p } from '@mikro-orm/core';
+import type { PastSession } from '#contract/history';
 import type { SessionLine } from '#core/outcomes';
+import { SESSIONS_COUNT_MS, type SessionFact } from '#core/record';
 import type { SessionSummary } from '#core/review';
+import type { Prepare } from '../db/dialect/connection';
 import { AS_WRITTEN, jsonAt, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
+import { type Before, HISTORY_PAGE } from './history';
+import { AS_RECEIVED, factsOf, NEWEST } from './read';
 
 /** A session in which nothing has happened yet. */
 export const NOTHING_DONE: SessionSummary = {
@@ -61,3 +66,57 @@ export const sessionRecord = defineRecord({
     'session (client_id, opened_at_ms) where finished_at_ms is not null',
   ],
 });
+
+export const sessionFacts = factsOf(sessionRecord, {
+  take: ['id', 'prescriptionId', 'openedAtMs', 'finishedAtMs', 'summary'],
+  also: {
+    coursePlanId: '(select course_plan_id from prescription where prescription.id = prescription_id)',
+  },
+  parts: [
+    {
+      when: `superseded = 1 and opened_at_ms >= ? ${AS_RECEIVED}`,
+      times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],
+    },
+    NEWEST,
+  ],
+  of: ({ id, prescriptionId, coursePlanId, openedAtMs, finishedAtMs, summary }): SessionFact => ({
+    id,
+    prescriptionId,
+    coursePlanId,
+    startedAtMs: openedAtMs,
+    finishedAtMs,
+    // Sessions of earlier releases say neither what their answers change, nor what they gave, nor for which limbs they were too much.
+    ...{ answered: [], given: [], stepsDown: [] },
+    ...summary,
+  }),
+});
+
+/** Finished sessions of a client, the newest first. */
+export const readSessions = (prepare: Prepare, clientId: string, { beforeMs }: Before): PastSession[] =>
+  prepare(
+    `select id, opened_at_ms as "startedAtMs" from session
+     where client_id = ? and opened_at_ms < ? and finished_at_ms is not null and superseded <> 2
+     order by opened_at_ms desc limit ${HISTORY_PAGE}`,
+  ).all(clientId, beforeMs) as PastSession[];
+
+export const countFinished = (prepare: Prepare, clientId: string): number =>
+  (
+    prepare(
+      'select count(*) as finished from session where client_id = ? and finished_at_ms is not null and superseded <> 2',
+    ).get(clientId) as { finished: number }
+  ).finished;
+
+/**
+ * Every finished session of a person as the text of one answer, the newest first: lines are handed on as they are stored,
+ * nothing of them is parsed on the way.
+ */
+export function readLinesText(prepare: Prepare, clientId: string): string {
+  const rows = prepare(
+    `select session.id, opened_at_ms as "startedAtMs", course_plan_id as "coursePlanId", log_line as "line" from session
+     join prescription on prescription.id = session.prescription_id
+     where session.client_id = ? and finished_at_ms is not null and log_line is not null and session.superseded <> 2
+     order by opened_at_ms desc`,
+  ).all(clientId) as { id: string; startedAtMs: number; coursePlanId: string; line: string }[];
+  const sessions = rows.map(({ line, ...head }) => `{${JSON.stringify(head).slice(1, -1)},"line":${line}}`);
+  return `{"sessions":[${sessions.join(',')}]}`;
+}

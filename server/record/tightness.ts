@@ -1,8 +1,10 @@
 import { p } from '@mikro-orm/core';
+import type { TightnessFact } from '#core/cuff';
 import type { Strap } from '#core/kit';
 import type { Limb } from '#core/quantity';
 import { jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, number, superseded } from './define';
+import { factsOf, NEWEST } from './read';
 
 export const tightnessRecord = defineRecord({
   name: 'Tightness',
@@ -41,4 +43,14 @@ export const tightnessRecord = defineRecord({
   archive: { kind: 'tightness' },
   checks: ['felt between 0 and 10'],
   indexes: ['tightness (client_id, at_ms)', 'tightness (client_id, limb, strap_id) where superseded = 0'],
+});
+
+export const tightnessFacts = factsOf(tightnessRecord, {
+  take: ['limb', 'atMs', 'strapId', 'strapLabel', 'mark', 'counts', 'tension', 'felt'],
+  parts: [NEWEST],
+  of: ({ counts, tension, ...tightness }): TightnessFact => ({
+    ...tightness,
+    ...(counts === 'marks' ? {} : { counts }),
+    ...(tension === null ? {} : { tension }),
+  }),
 });

@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { Trial } from '#core/occlusion-pressure';
+import type { Prepare } from '../db/dialect/connection';
 import { AS_WRITTEN } from '../db/dialect/sql';
 import { defineRecord, id } from './define';
 
@@ -17,3 +18,11 @@ export const trialRecord = defineRecord({
   archive: { kind: 'trial', order: AS_WRITTEN },
   indexes: ['lop_trial (lop_id)'],
 });
+
+/** The single trials of an occlusion pressure, in their order. */
+export const readTrials = (prepare: Prepare, lopId: string): Trial[] =>
+  (
+    prepare('select readings from lop_trial where lop_id = ? order by place').all(lopId) as {
+      readings: string;
+    }[]
+  ).map(({ readings }) => JSON.parse(readings));

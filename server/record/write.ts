@@ -1,21 +1,13 @@
 import type { InferEntity, RequiredEntityData } from '@mikro-orm/core';
-import type { EntitySchema } from '@mikro-orm/libsql';
 import type { Prepare } from '../db/dialect/connection';
-import { type Column, columnsOf } from './columns';
+import { type AnyRecord, type Column, columnsOf, type PropertyOf, type ValueOf } from './columns';
 
-// biome-ignore lint/suspicious/noExplicitAny: an entity of any record; what is written is typed by the record that is given.
-type Record = { table: string; entity: EntitySchema<any> };
-/** What the ORM reads lazily is written like any other value. */
-type Plain<T> = T extends { unwrap(): infer Value } ? Value : T;
-type Values<R extends Record> = {
-  [P in keyof InferEntity<R['entity']>]?: Plain<InferEntity<R['entity']>[P]>;
-};
-type Property<R extends Record> = keyof InferEntity<R['entity']> & string;
+type Values<R extends AnyRecord> = { [P in PropertyOf<R>]?: ValueOf<R, P> | undefined };
 
 /** What becomes of a row whose like is there already: it is left as it is, or takes over some columns. */
-type Clash<R extends Record> = {
-  sameAs: readonly Property<R>[];
-  update: 'nothing' | readonly Property<R>[];
+type Clash<R extends AnyRecord> = {
+  sameAs: readonly PropertyOf<R>[];
+  update: 'nothing' | readonly PropertyOf<R>[];
 };
 
 const quoted = (names: readonly string[]): string => names.map((name) => `"${name}"`).join(', ');
@@ -29,7 +21,7 @@ function stored({ as, isNullable }: Column, value: unknown): unknown {
 }
 
 /** The columns of what is given, in the order of the definition. @throws RangeError for a property that the record does not have */
-function given(record: Record, values: object): { column: Column; value: unknown }[] {
+function given(record: AnyRecord, values: object): { column: Column; value: unknown }[] {
   const columns = columnsOf(record);
   return Object.entries(values).flatMap(([property, value]) => {
     const column = columns.find((one) => one.property === property);
@@ -43,7 +35,7 @@ function given(record: Record, values: object): { column: Column; value: unknown
  * @param clash what becomes of it where its like is there already; without it the database refuses it
  * @returns how many rows were written
  */
-export function keepRow<R extends Record>(
+export function keepRow<R extends AnyRecord>(
   prepare: Prepare,
   record: R,
   row: RequiredEntityData<InferEntity<R['entity']>>,
@@ -69,24 +61,24 @@ export function keepRow<R extends Record>(
 }
 
 /** Keeps a row, in place of the one of its id where there is one. */
-export const replaceRow = <R extends Record>(
+export const replaceRow = <R extends AnyRecord>(
   prepare: Prepare,
   record: R,
   row: RequiredEntityData<InferEntity<R['entity']>>,
 ): number =>
   keepRow(prepare, record, row, {
-    sameAs: ['id' as Property<R>],
-    update: (Object.keys(row) as Property<R>[]).filter((property) => property !== 'id'),
+    sameAs: ['id' as PropertyOf<R>],
+    update: (Object.keys(row) as PropertyOf<R>[]).filter((property) => property !== 'id'),
   });
 
 /**
  * Changes the rows of a record that have these values: one, any of a list, or none where it is null.
  * @returns how many rows were changed
  */
-export function changeRows<R extends Record>(
+export function changeRows<R extends AnyRecord>(
   prepare: Prepare,
   record: R,
-  where: { [P in Property<R>]?: InferEntity<R['entity']>[P] | readonly InferEntity<R['entity']>[P][] },
+  where: { [P in PropertyOf<R>]?: ValueOf<R, P> | readonly ValueOf<R, P>[] },
   to: Values<R>,
 ): number {
   const set = given(record, to);
@@ -98,17 +90,17 @@ export function changeRows<R extends Record>(
 }
 
 /** Deletes the rows of a record that have these values. @returns how many */
-export function deleteRows<R extends Record>(prepare: Prepare, record: R, where: Values<R>): number {
+export function deleteRows<R extends AnyRecord>(prepare: Prepare, record: R, where: Values<R>): number {
   const { sql, values } = matching(record, where);
   return prepare(`delete from "${record.table}" where ${sql}`).run(...values).changes;
 }
 
 /** Deletes rows by what caused them: a cause begins with it. */
-export function deleteRowsCausedBy(prepare: Prepare, { table }: Record, prefix: string): void {
+export function deleteRowsCausedBy(prepare: Prepare, { table }: AnyRecord, prefix: string): void {
   prepare(`delete from "${table}" where substr(cause, 1, length(?1)) = ?1`).run(prefix);
 }
 
-function matching(record: Record, where: object): { sql: string; values: unknown[] } {
+function matching(record: AnyRecord, where: object): { sql: string; values: unknown[] } {
   const columns = columnsOf(record);
   const parts = Object.entries(where).map(([property, value]) => {
     const column = columns.find((one) => one.property === property);

@@ -16,13 +16,13 @@ import { plansInForce, recheck } from '#core/record';
 import type { Env } from '../context';
 import { findClient, readClient } from '../db/client-facts';
 import { inTransaction, withStatements } from '../db/dialect/connection';
-import { readKit } from '../db/kit';
 import { withAudit } from '../db/with-audit';
 import { tellChange, tellPractice } from '../live/tell-change';
 import { Problem } from '../problem';
 import { clientRecord } from '../record/client';
 import { erase, mergeInto, retract } from '../record/corrections';
 import { readEntries } from '../record/entries';
+import { readKit } from '../record/kit';
 import { changeRows } from '../record/write';
 import { body, query } from '../validate';
 

@@ -2,7 +2,11 @@ import { type Context, Hono } from 'hono';
 import { beforeSchema, oneRepMaxesOfSchema, pressuresOfSchema } from '#contract/history';
 import type { Env } from '../context';
 import { type Prepare, withStatements } from '../db/dialect/connection';
-import { readClearances, readOneRepMaxes, readPressures, readScreenings, readSessions } from '../db/history';
+import { readClearances } from '../record/clearance';
+import { readPressures } from '../record/occlusion-pressure';
+import { readScreenings } from '../record/screening';
+import { readSessions } from '../record/session';
+import { readOneRepMaxes } from '../record/strength-test';
 import { query } from '../validate';
 
 /** What came before what counts now, page by page, for the view that opens it. */

@@ -9,8 +9,8 @@ import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { inTransaction, withStatements } from '../db/dialect/connection';
-import { endLink, keepLink, readLinks } from '../db/home-links';
 import { notFound, Problem } from '../problem';
+import { endLink, keepLink, readLinks } from '../record/home-link';
 import { body } from '../validate';
 
 /** Links with which a person trains at home; the roles that sign plans make and end them. */

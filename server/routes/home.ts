@@ -22,13 +22,13 @@ import { keepDayCheck } from '../db/day-check';
 import { inTransaction, type Prepare, withStatements } from '../db/dialect/connection';
 import { keepDone, planOfDay } from '../db/enter-session';
 import { raiseHolds } from '../db/holds';
-import { countSession, findLink, goodUntilMs, type KeptLink } from '../db/home-links';
-import { readKit } from '../db/kit';
 import { readHead } from '../db/session-log';
 import { takeEvents } from '../db/take-events';
 import { tellChange } from '../live/tell-change';
 import { opening } from '../opening';
 import { notFound, Problem, refusedField } from '../problem';
+import { countSession, findLink, goodUntilMs, type KeptLink } from '../record/home-link';
+import { readKit } from '../record/kit';
 import { practiceRecord } from '../record/practice';
 import { body } from '../validate';
 

@@ -31,8 +31,7 @@ import { asJson } from '../as-json';
 import type { Env } from '../context';
 import { findClient, readClient } from '../db/client-facts';
 import { type Prepare, withStatements } from '../db/dialect/connection';
-import { ownMeasures } from '../db/library';
-import { readLogText, readOutcomes } from '../db/outcomes';
+import { readOutcomes } from '../db/outcomes';
 import { withAudit } from '../db/with-audit';
 import { happenedAtMs } from '../happened';
 import { tellChange } from '../live/tell-change';
@@ -40,10 +39,11 @@ import { notFound, refusedField } from '../problem';
 import { adverseEventRecord } from '../record/adverse-event';
 import { keepOutcome } from '../record/commands/keep-outcome';
 import { comparisonRecord } from '../record/comparison';
+import { ownMeasures } from '../record/measure';
 import { outcomeRecord } from '../record/outcome';
 import { practiceRecord } from '../record/practice';
 import { reportRecord } from '../record/report';
-import { sessionRecord } from '../record/session';
+import { readLinesText, sessionRecord } from '../record/session';
 import { changeRows, keepRow } from '../record/write';
 import { body } from '../validate';
 
@@ -51,7 +51,7 @@ import { body } from '../validate';
 export const outcomeRoutes = new Hono<Env>()
   .get('/:id/log', async (c) => {
     const { id } = await findClient(c.var.em, c.req.param('id'));
-    return asJson<LogView>(c, await withStatements(c.var.em, (prepare) => readLogText(prepare, id)));
+    return asJson<LogView>(c, await withStatements(c.var.em, (prepare) => readLinesText(prepare, id)));
   })
 
   .get('/:id/outcomes', async (c) => {

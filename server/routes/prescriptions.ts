@@ -15,11 +15,11 @@ import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import type { NoteOnRecord } from '../db/audit';
 import { readClient } from '../db/client-facts';
-import { readKit } from '../db/kit';
 import { findingsOf, keepVersion, type VersionToKeep } from '../db/prescriptions';
 import type { Named } from '../db/read-facts';
 import { tellChange } from '../live/tell-change';
 import { notFound, Problem, refusedByRules } from '../problem';
+import { readKit } from '../record/kit';
 import { body } from '../validate';
 
 /** Signing a version of a plan: every figure is worked out again here, from what is on record. */

@@ -16,7 +16,6 @@ import { type AuditNote, writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { inTransaction, type Prepare, withStatements } from '../db/dialect/connection';
 import { enterSession } from '../db/enter-session';
-import { readKit } from '../db/kit';
 import { checkReviewAnswers } from '../db/review-answers';
 import { keepReviewedVersion } from '../db/reviewed-version';
 import {
@@ -33,6 +32,7 @@ import { tellChange } from '../live/tell-change';
 import { opening } from '../opening';
 import { notFound } from '../problem';
 import { coursePlanRecord } from '../record/course-plan';
+import { readKit } from '../record/kit';
 import { NOTHING_DONE, sessionRecord } from '../record/session';
 import { keepRow } from '../record/write';
 import { sameJson } from '../same-json';

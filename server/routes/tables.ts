@@ -6,14 +6,15 @@ import { libraryOf } from '#core/protocol';
 import { TABLES, type TableKind } from '#core/table';
 import type { Env } from '../context';
 import { inTransaction, withStatements } from '../db/dialect/connection';
-import { readKit } from '../db/kit';
-import { ownMeasures, readOwnExercises } from '../db/library';
 import { readPracticeSpread } from '../db/practice-spread';
 import { linesOf, spooled } from '../interchange/spool';
 import { readPeopleByName } from '../interchange/table/import-row';
 import { type InTurn, importTable, LONGEST_ROW } from '../interchange/table/import-table';
 import { tellPractice } from '../live/tell-change';
 import { notFound } from '../problem';
+import { readOwnExercises } from '../record/exercise';
+import { readKit } from '../record/kit';
+import { ownMeasures } from '../record/measure';
 import { query } from '../validate';
 
 const TABLE = { mostMb: 48, else: msg('Split the table into several.') };

@@ -7,7 +7,7 @@ import { estimateOcclusionPressure, NEVER_APART, type ReadingSchool } from '#cor
 import { EXERCISES } from '#core/protocol';
 import { RULES } from '#core/rules';
 import type { Prepare } from '../../db/dialect/connection';
-import { readTrials } from '../../db/read-facts';
+import { readTrials } from '../../record/trial';
 import { NotAnArchive } from './read-archive';
 
 // What a file claims is compared with what can be worked out here, and is let in by the same roles as on a screen (START-3).

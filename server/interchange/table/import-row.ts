@@ -13,7 +13,6 @@ import { limbKind } from '#core/quantity';
 import { operatedOn } from '#core/record';
 import { checkTest } from '#core/strength';
 import type { TableKind } from '#core/table';
-import { CONDITION, conditionOf } from '../../db/conditions';
 import type { Prepare } from '../../db/dialect/connection';
 import { enterSession } from '../../db/enter-session';
 import { keepClient } from '../../record/commands/keep-client';
@@ -21,6 +20,8 @@ import { keepFit } from '../../record/commands/keep-fit';
 import { keepOcclusionPressure } from '../../record/commands/keep-occlusion-pressure';
 import { keepOutcome } from '../../record/commands/keep-outcome';
 import { keepStrengthTest } from '../../record/commands/keep-strength-test';
+import { conditionFacts } from '../../record/condition';
+import { read } from '../../record/read';
 import type { AddedRow } from '../imports';
 
 /** Why a row is not imported, at which of its fields. */
@@ -267,8 +268,10 @@ const fromATable = (figure: Derived): Derived => ({
 /** Limbs of a person that were operated on lately, as of a day, whenever it was recorded. */
 const operatedAt = (prepare: Prepare, clientId: string, atMs: number) =>
   operatedOn(
-    (prepare(`${CONDITION} where client_id = ? and ended_at_ms is null`).all(clientId) as never[]).map(
-      conditionOf,
+    read(
+      conditionFacts,
+      prepare(`${conditionFacts.select} where client_id = ? and ended_at_ms is null`),
+      clientId,
     ),
     atMs,
   );
