@@ -1,10 +1,11 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Practitioner } from '#contract/practice';
-import type { SignedIn, SignIns } from './access/sign-ins';
+import type { SignIns } from './access/sign-ins';
 import type { Feed } from './live/feed';
 import type { Lines } from './live/lines';
 import type { Print } from './print';
 import type { PrintTickets } from './print-tickets';
+import type { SignedIn } from './record/sign-in';
 
 /** What every route finds in its context: its own unit of work, who works, the time, and where to tell others of a change. */
 export type Env = {

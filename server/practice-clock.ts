@@ -2,6 +2,8 @@ import type { MikroORM } from '@mikro-orm/libsql';
 import { MS_PER_HOUR, MS_PER_SECOND } from '#core/quantity';
 import { inTransaction, type Prepare, withStatements } from './db/dialect/connection';
 import { practiceRecord } from './record/practice';
+import { findRow } from './record/read';
+import { isAnyRunning } from './record/session';
 import { putTimesRight } from './record/times';
 import { changeRows } from './record/write';
 
@@ -31,9 +33,9 @@ export async function practiceClock(
 ) {
   const write = <T>(work: (prepare: Prepare) => T) => inTransaction(orm.em.fork(), work);
   const kept = await withStatements(orm.em.fork(), (prepare) =>
-    prepare('select clock_ahead_ms as "aheadMs" from practice').get(),
+    findRow(prepare, practiceRecord, 'all', ['clockAheadMs']),
   );
-  let movedOnMs = (kept as { aheadMs: number } | undefined)?.aheadMs ?? 0;
+  let movedOnMs = kept?.clockAheadMs ?? 0;
   const reading = () => machineNow() + movedOnMs;
   let lastMs = reading();
   /** How far the clock is kept ahead of the machine's for a session that is running. */
@@ -43,12 +45,8 @@ export async function practiceClock(
 
   async function settle(): Promise<number> {
     const nowMs = reading();
-    const isRunning = await withStatements(
-      orm.em.fork(),
-      (prepare) =>
-        prepare('select 1 from session where finished_at_ms is null and opened_at_ms > ?').get(
-          lastMs - SESSION_LASTS_MS,
-        ) !== undefined,
+    const isRunning = await withStatements(orm.em.fork(), (prepare) =>
+      isAnyRunning(prepare, lastMs - SESSION_LASTS_MS),
     );
     if (isRunning) {
       heldMs = Math.max(heldMs, lastMs - nowMs);

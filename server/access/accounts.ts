@@ -5,38 +5,35 @@ import { msg } from '#core/message';
 import type { Prepare } from '../db/dialect/connection';
 import { notFound } from '../problem';
 import { accountRecord } from '../record/account';
-import { practitionerRecord } from '../record/practitioner';
+import { nextPlace, practitionerRecord } from '../record/practitioner';
+import { findRow, hasRow } from '../record/read';
 import { changeRows, keepRow } from '../record/write';
 
-/** An account as it is kept. */
-export type AccountRow = {
-  practitionerId: string;
-  name: string;
-  isOwner: number;
-  passphraseHash: string;
-  mustChange: number;
-  /** What records kept on devices are sealed with; sent to the person who signs in. */
-  deviceKey: string;
-  pinHash: string | null;
-  codeSecret: string | null;
-  /** The last step of time whose code was taken: none is taken twice. */
-  codeCounter: number;
-  certifiedUntilDay: string | null;
-};
+/** An account as it is kept, of those that have not ended. */
+export type AccountRow = NonNullable<ReturnType<typeof accountOf>>;
 
-const ACCOUNT = `select practitioner_id as "practitionerId", name, is_owner as "isOwner", passphrase_hash as "passphraseHash",
-    must_change as "mustChange", device_key as "deviceKey", pin_hash as "pinHash", code_secret as "codeSecret", code_counter as "codeCounter",
-    certified_until_day as "certifiedUntilDay"
-  from account where ended_at_ms is null`;
+const KEPT = [
+  'practitionerId',
+  'name',
+  'isOwner',
+  'passphraseHash',
+  'mustChange',
+  // What records kept on devices are sealed with; sent to the person who signs in.
+  'deviceKey',
+  'pinHash',
+  'codeSecret',
+  // The last step of time whose code was taken: none is taken twice.
+  'codeCounter',
+  'certifiedUntilDay',
+] as const;
 
-export const accountNamed = (prepare: Prepare, name: string): AccountRow | undefined =>
-  prepare(`${ACCOUNT} and name = ?`).get(name.trim()) as AccountRow | undefined;
+export const accountNamed = (prepare: Prepare, name: string) =>
+  findRow(prepare, accountRecord, { name: name.trim(), endedAtMs: null }, KEPT);
 
-export const accountOf = (prepare: Prepare, practitionerId: string): AccountRow | undefined =>
-  prepare(`${ACCOUNT} and practitioner_id = ?`).get(practitionerId) as AccountRow | undefined;
+export const accountOf = (prepare: Prepare, practitionerId: string) =>
+  findRow(prepare, accountRecord, { practitionerId, endedAtMs: null }, KEPT);
 
-export const anyAccount = (prepare: Prepare): boolean =>
-  prepare('select 1 from account where ended_at_ms is null limit 1').get() !== undefined;
+export const anyAccount = (prepare: Prepare): boolean => hasRow(prepare, accountRecord, { endedAtMs: null });
 
 export type NewAccount = {
   practitionerId: string;
@@ -89,16 +86,11 @@ export function changeAccount(
  */
 export function practitionerOf(prepare: Prepare, who: NewAccountFor): string {
   if ('id' in who) {
-    if (!prepare('select 1 from person where id = ? and elsewhere = 0').get(who.id))
+    if (!hasRow(prepare, practitionerRecord, { id: who.id, elsewhere: false }))
       throw notFound(msg('This practitioner'));
     return who.id;
   }
   const id = randomUUID();
-  const { listOrder } = prepare(
-    'select coalesce(max(list_order) + 1, 0) as "listOrder" from person',
-  ).get() as {
-    listOrder: number;
-  };
-  keepRow(prepare, practitionerRecord, { id, name: who.name, role: who.role, listOrder });
+  keepRow(prepare, practitionerRecord, { id, name: who.name, role: who.role, listOrder: nextPlace(prepare) });
   return id;
 }

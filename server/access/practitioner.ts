@@ -5,10 +5,10 @@ import { mayDo, type Permission, whoMay } from '#core/access';
 import { msg } from '#core/message';
 import type { Env } from '../context';
 import { Problem } from '../problem';
+import type { SignedIn } from '../record/sign-in';
 import { readKept } from './cookies';
 import { routeOf } from './route-of';
 import { type Asks, ROUTE_ASKS, THOUGH_LOCKED } from './route-permissions';
-import type { SignedIn } from './sign-ins';
 
 /** Ways to ask that change nothing. */
 export const READS: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);

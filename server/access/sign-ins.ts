@@ -1,56 +1,22 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
-import type { Practitioner } from '#contract/practice';
 import { type Prepare, withStatements } from '../db/dialect/connection';
-import { signInRecord } from '../record/sign-in';
+import { findRow, findRows } from '../record/read';
+import { findSignedIn, readSignedInOn, type SignedIn, signInRecord } from '../record/sign-in';
 import { changeRows, keepRow } from '../record/write';
 import { sha256 } from '../sha256';
 import { troubleOf } from '../trouble';
 
 /** A sign-in that is not used for so long has ended; however it is used, it ends after a long working day. */
 export const IDLE_MS = 2 * 3_600_000;
+
 export const LONGEST_MS = 14 * 3_600_000;
+
 /** A practitioner is signed in on so many devices at once; of one more the longest unused ends. */
 const MOST_DEVICES = 10;
+
 /** A use is written down at most so often: every request is one. */
 const NOTED_EVERY_MS = 60_000;
-
-/** A sign-in on a device. A locked one may do nothing until its PIN is given. */
-export type SignedIn = {
-  id: string;
-  tokenSha256: string;
-  deviceSha256: string;
-  practitioner: Practitioner;
-  /** Whether the passphrase was made by another person, and is to be changed before anything. */
-  mustChange: boolean;
-  madeAtMs: number;
-  usedAtMs: number;
-  isLocked: boolean;
-};
-
-const SIGNED_IN = `select sign_in.id, token_sha256 as "tokenSha256", device_sha256 as "deviceSha256", made_at_ms as "madeAtMs",
-    used_at_ms as "usedAtMs", is_locked as "isLocked", person.id as "personId", person.name, role, is_owner as "isOwner",
-    must_change as "mustChange"
-  from (select * from sign_in where ended_at_ms is null) as sign_in
-    join (select practitioner_id, is_owner, must_change from account where ended_at_ms is null) as account
-      on account.practitioner_id = sign_in.practitioner_id
-    join person on person.id = sign_in.practitioner_id`;
-
-type Row = Omit<SignedIn, 'practitioner' | 'isLocked' | 'mustChange'> & {
-  personId: string;
-  name: string;
-  role: Practitioner['role'];
-  isOwner: number;
-  isLocked: number;
-  mustChange: number;
-};
-
-const read = ({ personId, name, role, isOwner, isLocked, mustChange, ...rest }: Row): SignedIn => ({
-  ...rest,
-  isLocked: isLocked === 1,
-  mustChange: mustChange === 1,
-  practitioner: { id: personId, name, role, isOwner: isOwner === 1 },
-});
 
 /**
  * Who is signed in where. What was found once is kept here: every request asks. One process alone has the database, so that
@@ -66,7 +32,8 @@ export class SignIns {
   /** Who holds a token; its use is noted. @returns null where it is none, or has ended */
   async find(em: EntityManager, token: string): Promise<SignedIn | null> {
     const hash = sha256(token);
-    const found = this.known.get(hash) ?? (await withStatements(em, (prepare) => this.look(prepare, hash)));
+    const found =
+      this.known.get(hash) ?? (await withStatements(em, (prepare) => findSignedIn(prepare, hash)));
     if (!found) return null;
     const nowMs = this.now();
     if (hasEnded(found, nowMs)) {
@@ -81,11 +48,6 @@ export class SignIns {
     }
     this.known.set(hash, found);
     return found;
-  }
-
-  private look(prepare: Prepare, hash: string): SignedIn | null {
-    const row = prepare(`${SIGNED_IN} where token_sha256 = ?`).get(hash) as Row | undefined;
-    return row ? read(row) : null;
   }
 
   /**
@@ -120,10 +82,13 @@ export class SignIns {
 
   /** The sign-ins of a practitioner that one more would be too many of. */
   private longestAgo(prepare: Prepare, practitionerId: string): { id: string }[] {
-    return prepare(
-      `select id from sign_in where practitioner_id = ? and ended_at_ms is null
-       order by used_at_ms desc limit -1 offset ${MOST_DEVICES - 1}`,
-    ).all(practitionerId) as { id: string }[];
+    return findRows(
+      prepare,
+      signInRecord,
+      { practitionerId, endedAtMs: null },
+      ['id'],
+      'used_at_ms desc',
+    ).slice(MOST_DEVICES - 1);
   }
 
   /** Signs a person who was locked on this device back in, under a new token; anyone else who is signed in there is locked. */
@@ -152,18 +117,13 @@ export class SignIns {
 
   /** Who is signed in on a device and has not ended, longest in first. */
   onDevice(prepare: Prepare, deviceSha256: string): SignedIn[] {
-    const rows = prepare(`${SIGNED_IN} where device_sha256 = ? order by made_at_ms`).all(
-      deviceSha256,
-    ) as Row[];
-    return rows.map(read).filter((one) => !hasEnded(one, this.now()));
+    return readSignedInOn(prepare, deviceSha256).filter((one) => !hasEnded(one, this.now()));
   }
 
   /** Ends sign-ins: their tokens are worth nothing from now on, and streams opened with them close. */
   end(prepare: Prepare, ids: readonly string[]): void {
     for (const id of ids) {
-      const known = prepare('select token_sha256 as "tokenSha256" from sign_in where id = ?').get(id) as
-        | { tokenSha256: string }
-        | undefined;
+      const known = findRow(prepare, signInRecord, { id }, ['tokenSha256']);
       if (!known) continue;
       changeRows(prepare, signInRecord, { id }, { endedAtMs: this.now() });
       this.forget(known.tokenSha256);
@@ -172,9 +132,7 @@ export class SignIns {
 
   /** Ends every sign-in of a practitioner, but for one. */
   endAllOf(prepare: Prepare, practitionerId: string, but?: string): void {
-    const rows = prepare('select id from sign_in where practitioner_id = ? and ended_at_ms is null').all(
-      practitionerId,
-    ) as { id: string }[];
+    const rows = findRows(prepare, signInRecord, { practitionerId, endedAtMs: null }, ['id']);
     this.end(
       prepare,
       rows.flatMap(({ id }) => (id === but ? [] : [id])),

@@ -7,7 +7,8 @@ import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
 import { inTransaction, type Prepare, withStatements } from '../db/dialect/connection';
 import { Problem } from '../problem';
-import { countTry } from '../record/sign-in';
+import { hasRow } from '../record/read';
+import { countTry, signInRecord } from '../record/sign-in';
 import { sha256 } from '../sha256';
 import { type AccountRow, accountNamed, accountOf, changeAccount } from './accounts';
 import { addressOf } from './address';
@@ -131,10 +132,7 @@ export async function signInByPin(c: Context<Env>, practitionerId: string, pin: 
 const byThem = (c: Context<Env>, { practitionerId }: AccountRow) => ({ practitionerId, atMs: c.var.nowMs });
 
 const hasSignedIn = (prepare: Prepare, practitionerId: string, deviceSha256: string): boolean =>
-  prepare('select 1 from sign_in where practitioner_id = ? and device_sha256 = ? limit 1').get(
-    practitionerId,
-    deviceSha256,
-  ) !== undefined;
+  hasRow(prepare, signInRecord, { practitionerId, deviceSha256 });
 
 /** @throws Problem 429 that says how long is still to wait */
 export function refuseTooSoon(leftMs: number): void {

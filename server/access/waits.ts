@@ -1,4 +1,5 @@
 import type { Prepare } from '../db/dialect/connection';
+import { findRow } from '../record/read';
 import { forgetWaitsBefore, signInWaitRecord } from '../record/sign-in-wait';
 import { deleteRows, keepRow } from '../record/write';
 import { sha256 } from '../sha256';
@@ -20,9 +21,7 @@ type Wait = { failures: number; untilMs: number; lastAtMs: number };
 const keyOf = ({ of, key }: Counted): string => `${of} ${sha256(key)}`;
 
 const waitOf = (prepare: Prepare, counted: Counted): Wait | undefined =>
-  prepare(
-    'select failures, until_ms as "untilMs", last_at_ms as "lastAtMs" from sign_in_wait where key = ?',
-  ).get(keyOf(counted)) as Wait | undefined;
+  findRow(prepare, signInWaitRecord, { key: keyOf(counted) }, ['failures', 'untilMs', 'lastAtMs']);
 
 /** How long is still to wait before the next try, in ms. */
 export const waitMs = (prepare: Prepare, counted: readonly Counted[], nowMs: number): number =>

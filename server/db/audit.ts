@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import type { AuditAction } from '#contract/audit';
 import { type Message, msg } from '#core/message';
-import { auditRecord, insertAudit } from '../record/audit';
+import { auditAfter, auditRecord, type ChainedRow, insertAudit, lastHash } from '../record/audit';
 import { changeRows } from '../record/write';
 import { sha256 } from '../sha256';
 import type { Prepare } from './dialect/connection';
@@ -32,10 +32,7 @@ export function writeAudit(
 
 /** Appends a row, chained to the one before it. */
 export function appendAudit(prepare: Prepare, row: AuditRow): void {
-  const last = prepare('select hash from audit where id = (select max(id) from audit)').get() as
-    | { hash: string }
-    | undefined;
-  const { salt, detailSha256, hash } = chained(last?.hash ?? '', row);
+  const { salt, detailSha256, hash } = chained(lastHash(prepare), row);
   insertAudit(prepare, { ...row, salt, detailSha256, hash });
 }
 
@@ -51,26 +48,10 @@ function chained(hashBefore: string, row: AuditRow, salt = randomBytes(12).toStr
 const hashOf = (before: string, row: Omit<AuditRow, 'detail'>, detailSha256: string): string =>
   sha256(JSON.stringify([before, row.atMs, row.practitionerId, row.action, row.subject, detailSha256]));
 
-type ChainedRow = AuditRow & { id: number; salt: string; detailSha256: string; hash: string };
-const PAGE = 2_000;
-
-function* rowsAfter(prepare: Prepare, start: number): Generator<ChainedRow> {
-  const page = prepare(
-    `select id, at_ms as "atMs", practitioner_id as "practitionerId", action, subject, detail, salt,
-       detail_sha256 as "detailSha256", hash from audit where id > ? order by id limit ${PAGE}`,
-  );
-  for (let id = start; ; ) {
-    const rows = page.all(id) as ChainedRow[];
-    yield* rows;
-    id = rows.at(-1)?.id ?? id;
-    if (rows.length < PAGE) return;
-  }
-}
-
 /** Chains what an older release has kept; the rows are in the order they were written. */
 export function chainOld(prepare: Prepare): void {
   let before = '';
-  for (const row of rowsAfter(prepare, 0)) {
+  for (const row of auditAfter(prepare, 0)) {
     const { salt, detailSha256, hash } = chained(before, row);
     changeRows(prepare, auditRecord, { id: row.id }, { salt, detailSha256, hash });
     before = hash;
@@ -90,7 +71,7 @@ export type ChainCheck = {
  */
 export function checkChain(prepare: Prepare): ChainCheck {
   let [rows, before] = [0, ''];
-  for (const row of rowsAfter(prepare, 0)) {
+  for (const row of auditAfter(prepare, 0)) {
     const broken = whyBroken(before, row);
     if (broken) return { rows, lastHash: before, broken: { id: row.id, words: broken } };
     before = row.hash;

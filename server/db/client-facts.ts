@@ -1,7 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { ClientRecord, ClientSummary, PeoplePage } from '#contract/client';
 import type { WeekView } from '#contract/outcomes';
-import { PAGE_OF_PEOPLE } from '#contract/pages';
 import { msg } from '#core/message';
 import { type Limb, MS_PER_DAY } from '#core/quantity';
 import {
@@ -17,15 +16,20 @@ import {
 } from '#core/record';
 import type { Lines } from '../live/lines';
 import { notFound, refusedField } from '../problem';
+import { lastAuditId } from '../record/audit';
+import {
+  type ClientRow,
+  clientRecord,
+  countPeople,
+  findClientRow,
+  findPeople,
+  readLately,
+  readTraining,
+} from '../record/client';
+import { findRow } from '../record/read';
 import { type Prepare, withStatements } from './dialect/connection';
-import { matchWords } from './dialect/sql';
-import { type ClientRow, NAMED_BY_NOBODY, type Named, READ_AT_ONCE, readFacts } from './read-facts';
+import { NAMED_BY_NOBODY, type Named, READ_AT_ONCE, readFacts } from './read-facts';
 import { type PracticeFacts, readPracticeFacts } from './read-practice';
-
-const CLIENT = `client.id, client.name, client.story, about, shelf_life as "shelfLife", limb_shelf_lives as "limbShelfLives"`;
-
-/** Who is on the list of people: not who was taken off it, nor a record that went into another. */
-const ON_THE_LIST = 'archived_at_ms is null and merged_into is null';
 
 /**
  * One person with what counts now. @throws Problem 404 for an unknown id
@@ -45,9 +49,7 @@ export function readRecord(
   nowMs: number,
   naming: Named = NAMED_BY_NOBODY,
 ): ClientRecord {
-  const [row] = rowsOf(
-    prepare(`select ${CLIENT} from client where id = ? and merged_into is null`).all(clientId),
-  );
+  const row = findClientRow(prepare, clientId);
   if (!row) throw notFound(msg('This person'));
   const [record] = recordsOf(prepare, readPracticeFacts(prepare, nowMs), [row], nowMs, naming);
   if (!record) throw notFound(msg('This person'));
@@ -57,9 +59,9 @@ export function readRecord(
 /** The client of a write that needs nothing else of their record. @throws Problem 404 for an unknown id */
 export const findClient = (em: EntityManager, clientId: string): Promise<{ id: string }> =>
   withStatements(em, (prepare) => {
-    const row = prepare('select id from client where id = ? and merged_into is null').get(clientId);
+    const row = findRow(prepare, clientRecord, { id: clientId, mergedInto: null }, ['id']);
     if (!row) throw notFound(msg('This person'));
-    return row as { id: string };
+    return row;
   });
 
 /**
@@ -72,46 +74,20 @@ export async function readPeople(
   lines: Lines,
   nowMs: number,
 ): Promise<PeoplePage> {
-  const { total, rows } = await withStatements(em, (prepare) => {
-    const words = matchWords(search);
-    const [from, values] = words
-      ? [
-          `client join client_search on client_search.id = client.id where client_search match ? and ${ON_THE_LIST}`,
-          [words],
-        ]
-      : [`client where ${archived ? 'archived_at_ms is not null and merged_into is null' : ON_THE_LIST}`, []];
-    return {
-      ...(prepare(`select count(*) as total from ${from}`).get(...values) as { total: number }),
-      rows: rowsOf(
-        prepare(
-          `select ${CLIENT} from ${from} order by client.name, client.id limit ${PAGE_OF_PEOPLE} offset ?`,
-        ).all(...values, page * PAGE_OF_PEOPLE),
-      ),
-    };
-  });
+  const { total, rows } = await withStatements(em, (prepare) =>
+    findPeople(prepare, { search, page, archived }),
+  );
   return { total, people: await linesOf(em, rows, lines, nowMs) };
 }
 
 /** Who was added so lately is expected, though they have not trained yet. */
 const NEW_MS = 14 * MS_PER_DAY;
-/** More than come on a day; of a practice with more, those who were here last. */
-const MOST_TODAY = 200;
 
 /** Who trains at present or was added lately, by name, with how many people there are in all. */
 export async function readToday(em: EntityManager, lines: Lines, nowMs: number): Promise<PeoplePage> {
   const { total, rows } = await withStatements(em, (prepare) => ({
-    ...(prepare(`select count(*) as total from client where ${ON_THE_LIST}`).get() as { total: number }),
-    rows: rowsOf(
-      prepare(
-        `select ${CLIENT} from client join (
-           select client_id, max(at_ms) as last_ms from (
-             select client_id, opened_at_ms as at_ms from session where superseded = 0 and opened_at_ms > ?
-             union all select id, added_at_ms from client where added_at_ms > ?
-           ) group by client_id
-         ) as lately on lately.client_id = client.id
-         where ${ON_THE_LIST} order by lately.last_ms desc, client.id limit ${MOST_TODAY}`,
-      ).all(nowMs - TRAINING_MS, nowMs - NEW_MS),
-    ),
+    total: countPeople(prepare),
+    rows: readLately(prepare, { trainedAfterMs: nowMs - TRAINING_MS, addedAfterMs: nowMs - NEW_MS }),
   }));
   const byName = rows.sort((a, b) => a.name.localeCompare(b.name) || a.id.localeCompare(b.id));
   return { total, people: await linesOf(em, byName, lines, nowMs) };
@@ -152,14 +128,7 @@ const TRAINING_MS = 60 * MS_PER_DAY;
  * What all who train need this week, the most urgent first, and the sessions their blocks have in it.
  */
 export async function readWeek(em: EntityManager, nowMs: number): Promise<WeekView> {
-  const rows = await withStatements(em, (prepare) =>
-    rowsOf(
-      prepare(
-        `select ${CLIENT} from session join client on client.id = session.client_id
-         where session.superseded = 0 and session.opened_at_ms > ? and ${ON_THE_LIST} order by client.name, client.id`,
-      ).all(nowMs - TRAINING_MS),
-    ),
-  );
+  const rows = await withStatements(em, (prepare) => readTraining(prepare, nowMs - TRAINING_MS));
   const weeks: { clientId: string; name: string; week: PersonsWeek }[] = [];
   await aFewAtATime(em, rows, (prepare, some) => {
     const facts = readFacts(prepare, readPracticeFacts(prepare, nowMs), some, nowMs, null);
@@ -190,15 +159,6 @@ export const lineOf = ({ id, name, story, chain, next, off, emergency }: ClientR
   emergency,
 });
 
-const rowsOf = (rows: readonly unknown[]): ClientRow[] =>
-  (rows as (Omit<ClientRow, 'limbShelfLives' | 'about'> & { limbShelfLives: string; about: string })[]).map(
-    (row) => ({
-      ...row,
-      about: JSON.parse(row.about),
-      limbShelfLives: JSON.parse(row.limbShelfLives),
-    }),
-  );
-
 function recordsOf(
   prepare: Prepare,
   practice: PracticeFacts,
@@ -206,7 +166,7 @@ function recordsOf(
   nowMs: number,
   naming: Named | null,
 ): ClientRecord[] {
-  const { asOf } = prepare('select coalesce(max(id), 0) as "asOf" from audit').get() as { asOf: number };
+  const asOf = lastAuditId(prepare);
   const facts = readFacts(prepare, practice, rows, nowMs, naming);
   return rows.flatMap(({ id, name, story, about }, place) => {
     const own = facts[place];

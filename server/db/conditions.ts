@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { NewCondition } from '#core/screening';
-import { conditionRecord } from '../record/condition';
+import { conditionRecord, idsCausedBy } from '../record/condition';
 import { changeRows, keepRow } from '../record/write';
 import type { Prepare } from './dialect/connection';
 
@@ -42,16 +42,6 @@ export function endConditionsOfScreening(
   screeningId: string,
   by: { practitionerId: string; atMs: number; reason: string },
 ): void {
-  const prefix = `screening ${screeningId} `;
-  const rows = prepare('select id from condition where client_id = ? and substr(cause, 1, ?) = ?').all(
-    clientId,
-    prefix.length,
-    prefix,
-  ) as { id: string }[];
-  endConditions(
-    prepare,
-    clientId,
-    rows.map(({ id }) => id),
-    by,
-  );
+  const ids = idsCausedBy(prepare, clientId, `screening ${screeningId} `);
+  endConditions(prepare, clientId, ids, by);
 }

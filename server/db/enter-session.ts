@@ -1,6 +1,6 @@
 import { v5 as uuidFrom } from 'uuid';
 import { type Message, msg } from '#core/message';
-import { cutSets, type Plan, readPlan } from '#core/plan';
+import { cutSets, type Plan } from '#core/plan';
 import { SESSIONS_COUNT_MS } from '#core/record';
 import {
   checkEntered,
@@ -10,11 +10,11 @@ import {
   type SetPlace,
 } from '#core/session';
 import { refusedField } from '../problem';
-import { NOTHING_DONE, sessionRecord } from '../record/session';
+import { versionAt } from '../record/prescription';
+import { NOTHING_DONE, readHead, sessionRecord, wasRunning } from '../record/session';
 import { keepRow } from '../record/write';
 import { type AuditNote, writeAudit } from './audit';
 import type { Prepare } from './dialect/connection';
-import { readHead } from './session-log';
 import { takeEvents } from './take-events';
 
 /** Who writes an entered session's events: no device ran it. */
@@ -22,8 +22,6 @@ const PAPER = 'entered-later';
 
 /** @property setsShare the share of the sets that was asked for then */
 type Entry = { id: string; coursePlanId: string; entered: EnteredSession; setsShare: number };
-
-type Version = { id: string; clientId: string; plan: string };
 
 /**
  * Keeps a session that was done on paper or elsewhere: opened when it began, with the version of its plan that was in force
@@ -38,13 +36,10 @@ export function enterSession(
 ): string {
   const already = readHead(prepare, id);
   if (already) return already.clientId;
-  const version = prepare(
-    `select id, client_id as "clientId", plan from prescription
-     where course_plan_id = ? and at_ms <= ? order by at_ms desc limit 1`,
-  ).get(coursePlanId, entered.startedAtMs) as Version | undefined;
+  const version = versionAt(prepare, coursePlanId, entered.startedAtMs);
   if (!version)
     throw cannotBe(msg('The plan was not signed yet then.'), msg('Choose a day after it was signed.'));
-  const signed = readPlan(JSON.parse(version.plan));
+  const signed = version.plan;
   const plan = planOfDay(signed, entered.sets, setsShare);
   const [wrong] = checkEntered(plan, entered);
   if (wrong) {
@@ -106,10 +101,7 @@ export function keepDone(
       msg('Note it in the person’s story.'),
     );
   }
-  const overlaps = prepare(
-    `select 1 from session where client_id = ? and superseded <> 2 and opened_at_ms < ? and coalesce(finished_at_ms, ?) > ?`,
-  ).get(version.clientId, endMs, by.nowMs, startMs);
-  if (overlaps)
+  if (wasRunning(prepare, version.clientId, { fromMs: startMs, untilMs: endMs }, by.nowMs))
     throw cannotBe(msg('Another session of this person was running then.'), msg('Choose another time.'));
   keepRow(prepare, sessionRecord, {
     id,

@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import type { Text } from '#core/message';
 import type { Limb } from '#core/quantity';
 import { holdsOfBloodPressure, holdsOfDayAfter, holdsOfSign, type NewHold } from '#core/record';
-import { RULES } from '#core/rules';
 import type { BloodPressure } from '#core/screening';
 import type { SessionEvent } from '#core/session';
 import { holdRecord } from '../record/hold';
@@ -51,12 +50,4 @@ export function holdsOfEvents(
     if (event.type === 'followed-up') return holdsOfDayAfter(event.id, event, nowMs);
     return [];
   });
-}
-
-/** Above which blood pressure work ends in this practice (rule RUN-8). */
-export function limitOfPractice(prepare: Prepare): BloodPressure {
-  const row = prepare(
-    `select stop_above_systolic_mm_hg as "systolicMmHg", stop_above_diastolic_mm_hg as "diastolicMmHg" from practice`,
-  ).get() as BloodPressure | undefined;
-  return row ?? RULES['RUN-8'].figures.stopAbove;
 }

@@ -1,7 +1,7 @@
-import type { About } from '#contract/client';
 import type { ClientFacts, PrescriptionFact } from '#core/record';
 import { blockFacts } from '../record/block';
 import { clearanceFacts } from '../record/clearance';
+import type { ClientRow } from '../record/client';
 import { comparisonFacts } from '../record/comparison';
 import { conditionFacts } from '../record/condition';
 import { consentFacts } from '../record/consent';
@@ -30,16 +30,6 @@ export const READ_AT_ONCE = 10;
 /** Measurements and tests by their ids. */
 export type Named = { occlusionIds: readonly string[]; testIds: readonly string[] };
 export const NAMED_BY_NOBODY: Named = { occlusionIds: [], testIds: [] };
-
-/** A person as the roster names them. */
-export type ClientRow = {
-  id: string;
-  name: string;
-  story: string;
-  about: About;
-  shelfLife: ClientFacts['shelfLife'];
-  limbShelfLives: ClientFacts['limbShelfLives'];
-};
 
 /**
  * What is on record for some people that anything now rests on; the cost grows neither with the people who are not asked for

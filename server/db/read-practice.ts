@@ -5,6 +5,9 @@ import type { ClientFacts } from '#core/record';
 import { ownExercisesInUse } from '../record/exercise';
 import { kitInUse } from '../record/kit';
 import { ownMeasures } from '../record/measure';
+import { practiceRecord } from '../record/practice';
+import { practitionerRecord } from '../record/practitioner';
+import { findRow, findRows } from '../record/read';
 import type { Prepare } from './dialect/connection';
 
 /** What the practice itself says about everyone: its units and exercises, its kit, who works in which role. */
@@ -16,21 +19,17 @@ export type PracticeFacts = Pick<
   roles: ReadonlyMap<string, Role>;
 };
 
-type SettingsRow = {
-  massUnit: 'kg' | 'lb';
-  lengthUnit: 'cm' | 'in';
-  stricter: string;
-  arbitraryUpToMmHg: number | null;
-};
-
 export function readPracticeFacts(prepare: Prepare, nowMs: number): PracticeFacts {
-  const settings = prepare(
-    'select mass_unit as "massUnit", length_unit as "lengthUnit", stricter, arbitrary_up_to_mm_hg as "arbitraryUpToMmHg" from practice',
-  ).get() as SettingsRow | undefined;
-  const people = prepare('select id, role from person').all() as { id: string; role: Role }[];
+  const settings = findRow(prepare, practiceRecord, 'all', [
+    'massUnit',
+    'lengthUnit',
+    'stricter',
+    'arbitraryUpToMmHg',
+  ]);
+  const people = findRows(prepare, practitionerRecord, 'all', ['id', 'role']);
   return {
     units: { mass: settings?.massUnit ?? 'kg', length: settings?.lengthUnit ?? 'cm' },
-    stricter: settings ? JSON.parse(settings.stricter) : [],
+    stricter: settings?.stricter ?? [],
     arbitraryUpToMmHg: settings?.arbitraryUpToMmHg ?? null,
     ownExercises: ownExercisesInUse(prepare),
     ownMeasures: ownMeasures(prepare),

@@ -4,9 +4,11 @@ import { limitsInForce, reviewSession } from '#core/record';
 import { whyNotAnswer } from '#core/review';
 import type { SessionEvent } from '#core/session';
 import { Problem } from '../problem';
+import { findRow } from '../record/read';
+import { readIdBefore, type SessionHead, sessionRecord } from '../record/session';
 import { readRecord } from './client-facts';
 import type { Prepare } from './dialect/connection';
-import { readDone, readIdBefore, type SessionHead } from './session-log';
+import { readDone } from './session-log';
 import type { Taken } from './take-events';
 
 /**
@@ -45,8 +47,6 @@ export function checkReviewAnswers(
 }
 
 const readBefore = (prepare: Prepare, id: string, { clientId }: SessionHead) => {
-  const { openedAtMs } = prepare('select opened_at_ms as "openedAtMs" from session where id = ?').get(id) as {
-    openedAtMs: number;
-  };
-  return readDone(prepare, { id, clientId, openedAtMs });
+  const before = findRow(prepare, sessionRecord, { id }, ['openedAtMs']);
+  return before ? readDone(prepare, { id, clientId, ...before }) : null;
 };

@@ -2,10 +2,10 @@ import type { Context } from 'hono';
 import { versionInForce, whatReviewAsks } from '#core/record';
 import type { Env } from '../context';
 import { readKit } from '../record/kit';
+import type { SessionHead } from '../record/session';
 import type { NoteOnRecord } from './audit';
 import { readClient } from './client-facts';
 import { findingsOf, keepVersion } from './prescriptions';
-import type { SessionHead } from './session-log';
 
 /**
  * Keeps the version of a plan that the answers to its review make, signed by the person who answered. One that would break a rule,

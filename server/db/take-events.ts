@@ -4,14 +4,15 @@ import { mergeLogs, type SessionEvent } from '#core/session';
 import { checkEvents } from '../live/check-events';
 import { timeByReceipt } from '../live/time-by-receipt';
 import { notFound, Problem } from '../problem';
-import { sessionRecord } from '../record/session';
-import { appendEvent } from '../record/session-event';
+import { limitOfPractice } from '../record/practice';
+import { readFrozenPlan, readHead, type SessionHead, sessionRecord } from '../record/session';
+import { appendEvent, knownOf } from '../record/session-event';
 import { changeRows } from '../record/write';
 import { type AuditNote, writeAudit } from './audit';
 import type { Prepare } from './dialect/connection';
 import { isUniqueClash } from './dialect/errors';
-import { holdsOfEvents, limitOfPractice, raiseHolds } from './holds';
-import { changesSummary, readFrozenPlan, readHead, type SessionHead, summarise } from './session-log';
+import { holdsOfEvents, raiseHolds } from './holds';
+import { changesSummary, summarise } from './session-log';
 
 /** What came of a batch: the session, the events that were new, and whether the person's record says something else now. */
 export type Taken = { session: SessionHead; fresh: SessionEvent[]; changed: boolean };
@@ -57,14 +58,6 @@ export const wornIn = (prepare: Prepare, sessionId: string) => (): Limb[] => {
   const { exercises } = readFrozenPlan(prepare, sessionId);
   return [...new Set(exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)))];
 };
-
-const knownOf = (prepare: Prepare, events: readonly SessionEvent[]): SessionEvent[] =>
-  events.flatMap(({ id }) => {
-    const row = prepare('select event from session_event where id = ?').get(id) as
-      | { event: string }
-      | undefined;
-    return row ? [JSON.parse(row.event) as SessionEvent] : [];
-  });
 
 const SEQUENCE_CLASH = new Problem(
   409,

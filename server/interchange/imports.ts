@@ -2,6 +2,7 @@ import type { ArchiveKind } from '#contract/archive-rows';
 import type { Text } from '#core/message';
 import { type AuditNote, writeAudit } from '../db/audit';
 import type { Prepare } from '../db/dialect/connection';
+import { lastAuditId } from '../record/audit';
 import { importBatchRecord } from '../record/import-batch';
 import { importRowRecord } from '../record/import-row';
 import { changeRows, keepRow } from '../record/write';
@@ -66,6 +67,3 @@ export function endImport(prepare: Prepare, list: ImportList, rows: number): voi
     { rows, clientIds: [...clientIds], auditId: lastAuditId(prepare) },
   );
 }
-
-const lastAuditId = (prepare: Prepare): number =>
-  (prepare('select coalesce(max(id), 0) as id from audit').get() as { id: number }).id;

@@ -1,7 +1,7 @@
 import { type Message, msg } from '#core/message';
 import { EVENTS, type SessionEvent } from '#core/session';
-import type { SessionHead } from '../db/session-log';
 import { Problem } from '../problem';
+import type { SessionHead } from '../record/session';
 import { sameJson } from '../same-json';
 import { asSaid } from './time-by-receipt';
 

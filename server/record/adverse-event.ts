@@ -31,3 +31,11 @@ export const readAdverseEvents = (prepare: Prepare, clientId: string): AdverseEv
     `select id, session_id as "sessionId", at_ms as "atMs", what, done, outcome, notified, practitioner_id as "practitionerId",
        written_at_ms as "writtenAtMs" from adverse_event where client_id = ? order by at_ms desc`,
   ).all(clientId) as AdverseEvent[];
+
+/** How many adverse events are on record, and were of people who are forgotten. */
+export const countAdverseEvents = (prepare: Prepare): number =>
+  (
+    prepare(
+      'select (select count(*) from adverse_event) + (select total(adverse_events) from erased) as n',
+    ).get() as { n: number }
+  ).n;

@@ -1,6 +1,7 @@
 import type { ArchiveKind } from '#contract/archive-rows';
+import type { SessionEvent } from '#core/session';
 import type { Prepare } from '../db/dialect/connection';
-import { ARCHIVED, toDatabase } from './archived';
+import { ARCHIVED, chosenColumns, fromDatabase, toDatabase } from './archived';
 import { columnOf } from './columns';
 
 type Row = Record<string, unknown>;
@@ -27,3 +28,26 @@ export function replaceArchived(prepare: Prepare, kind: ArchiveKind, row: Row): 
 export function deleteArchived(prepare: Prepare, kind: ArchiveKind, id: string): void {
   prepare(`delete from ${ARCHIVED[kind].table} where id = ?`).run(id);
 }
+
+export const rowIdOf = (kind: ArchiveKind, row: Row): string => {
+  if (kind === 'practice') return 'practice';
+  return kind === 'event' ? (row.event as SessionEvent).id : String(row.id);
+};
+
+/** The row of the same identity that is here. */
+export function standing(prepare: Prepare, kind: ArchiveKind, row: Row): Row | undefined {
+  const { table } = ARCHIVED[kind];
+  const where = kind === 'audit' ? 'subject = ? and at_ms = ? and action = ? and detail = ?' : 'id = ?';
+  const values =
+    kind === 'audit' ? [row.subject, row.atMs, row.action, JSON.stringify(row.detail)] : [rowIdOf(kind, row)];
+  const stored = prepare(`select ${chosenColumns(kind)} from ${table} where ${where}`).get(...values);
+  return stored ? fromDatabase(kind, stored as Row) : undefined;
+}
+
+/** Whose a row of a table is; undefined where it is not there. */
+export const clientOf = (prepare: Prepare, table: string, id: unknown): string | undefined =>
+  (
+    prepare(`select client_id as "clientId" from ${table} where id = ?`).get(id) as
+      | { clientId: string }
+      | undefined
+  )?.clientId;

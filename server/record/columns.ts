@@ -71,3 +71,34 @@ function columnFrom([property, meta]: [string, unknown]): Column {
     as: orm === 'JsonType' ? 'json' : orm === 'BooleanType' ? 'flag' : 'plain',
   };
 }
+
+/** A value as the database keeps it. */
+export function stored({ as, isNullable }: Column, value: unknown): unknown {
+  // Where a column is never null, `null` is a value of its JSON.
+  if (value === null && !(as === 'json' && !isNullable)) return null;
+  if (as === 'json') return JSON.stringify(value);
+  return as === 'flag' ? Number(value) : value;
+}
+
+/** Which rows of a record: by a value, any of a list, or none where it is null. */
+export type Where<R extends AnyRecord> = {
+  [P in PropertyOf<R>]?: ValueOf<R, P> | readonly ValueOf<R, P>[];
+};
+
+/** Rows that have these values, as SQL. @throws RangeError without a condition, and for a property that the record does not have */
+export function matching(record: AnyRecord, where: object): { sql: string; values: unknown[] } {
+  const columns = columnsOf(record);
+  const parts = Object.entries(where).map(([property, value]) => {
+    const column = columns.find((one) => one.property === property);
+    if (!column) throw new RangeError(`${record.table} has no ${property}.`);
+    if (value === null) return { sql: `"${column.name}" is null`, values: [] };
+    const any = Array.isArray(value) ? value : [value];
+    return {
+      sql: `"${column.name}" in (${any.map(() => '?').join(', ')})`,
+      values: any.map((one) => stored(column, one)),
+    };
+  });
+  // Without a condition every row would be meant.
+  if (parts.length === 0) throw new RangeError(`Say which rows of ${record.table}.`);
+  return { sql: parts.map((part) => part.sql).join(' and '), values: parts.flatMap((part) => part.values) };
+}

@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { Condition, ConditionDetail } from '#core/screening';
+import type { Prepare } from '../db/dialect/connection';
 import { atMs, clientId, defineRecord, id } from './define';
 import { factsOf } from './read';
 
@@ -34,3 +35,13 @@ export const conditionFacts = factsOf(conditionRecord, {
     ended: endedAtMs === null ? null : { atMs: endedAtMs, by: endedBy ?? '', reason: endReason ?? '' },
   }),
 });
+
+/** Conditions whose cause begins with a text. */
+export const idsCausedBy = (prepare: Prepare, clientId: string, prefix: string): string[] =>
+  (
+    prepare('select id from condition where client_id = ? and substr(cause, 1, ?) = ?').all(
+      clientId,
+      prefix.length,
+      prefix,
+    ) as { id: string }[]
+  ).map(({ id }) => id);

@@ -7,10 +7,13 @@ import type { Prepare } from '../db/dialect/connection';
 import { SETTINGS } from '../db/dialect/sql';
 import { uncount } from '../db/surveillance';
 import { notFound, Problem } from '../problem';
+import { clientRecord } from './client';
 import { recountSuperseded } from './in-force';
 import { DELETES_OF_A_CLIENT, TABLES_OF_A_CLIENT } from './of-client';
+import { findRow, findRows, hasRow } from './read';
 import { retractable } from './retractable';
 import { retractionRecord } from './retraction';
+import { sessionRecord } from './session';
 import { keepRow } from './write';
 
 type By = { practitionerId: string; atMs: number };
@@ -29,7 +32,7 @@ export function retract(
   const { table } = retractable(kind);
   const row = prepare(`select * from ${table} where id = ? and client_id = ?`).get(id, clientId);
   if (!row) throw notFound(msg('This entry'));
-  if (prepare('select 1 from retraction where kind = ? and row_id = ?').get(kind, id))
+  if (hasRow(prepare, retractionRecord, { kind, rowId: id }))
     throw new Problem(409, msg('Retracted already'), msg('This entry is retracted already.'));
   if (kind === 'session') {
     if ((row as { finished_at_ms: number | null }).finished_at_ms === null)
@@ -46,7 +49,7 @@ export function retract(
 }
 
 const isRunning = (prepare: Prepare, clientId: string): boolean =>
-  prepare('select 1 from session where client_id = ? and finished_at_ms is null').get(clientId) !== undefined;
+  hasRow(prepare, sessionRecord, { clientId, finishedAtMs: null });
 
 /**
  * Brings what is on record of one person twice together: everything of the other record comes to this one, which from then on
@@ -54,7 +57,7 @@ const isRunning = (prepare: Prepare, clientId: string): boolean =>
  */
 export function mergeInto(prepare: Prepare, clientId: string, otherId: string, reason: string, by: By): void {
   if (clientId === otherId) throw new Problem(422, msg('The same record'), msg('These are not two records.'));
-  const other = prepare('select name, story from client where id = ? and merged_into is null').get(otherId);
+  const other = findRow(prepare, clientRecord, { id: otherId, mergedInto: null }, ['name', 'story']);
   if (!other) throw notFound(msg('The other record'));
   if (isRunning(prepare, clientId) || isRunning(prepare, otherId))
     throw new Problem(
@@ -95,9 +98,7 @@ export function erase(prepare: Prepare, clientId: string, reason: string, by: By
     );
   const ids = [
     clientId,
-    ...(prepare('select id from client where merged_into = ?').all(clientId) as { id: string }[]).map(
-      ({ id }) => id,
-    ),
+    ...findRows(prepare, clientRecord, { mergedInto: clientId }, ['id']).map(({ id }) => id),
   ];
   // Freed pages are overwritten, and rows may name each other in any order until all of them are gone.
   prepare(SETTINGS.freedPagesAreOverwritten).get();

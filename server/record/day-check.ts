@@ -2,9 +2,11 @@ import { p } from '@mikro-orm/core';
 import type { Role } from '#core/access';
 import { SESSIONS_COUNT_MS } from '#core/record';
 import { DAY_CHECK_HOLDS_MS, type DayCheck, type DayCheckAnswers } from '#core/screening';
+import type { Prepare } from '../db/dialect/connection';
 import { jsonAt, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
 import { AS_RECEIVED, factsOf, NEWEST } from './read';
+import type { SessionHead } from './session';
 
 export const dayCheckRecord = defineRecord({
   name: 'DayCheck',
@@ -38,3 +40,14 @@ export const dayCheckFacts = factsOf(dayCheckRecord, {
   ],
   of: ({ atMs, answers, by }): DayCheck => ({ atMs, ...answers, ...(by ? { by } : {}) }),
 });
+
+/** Whose a session is, and when it was opened. */
+export type Opened = Pick<SessionHead, 'clientId' | 'openedAtMs'>;
+
+/** Pain before a session, of 10, as the last check on the day before it says; null where there was none. */
+export function readPainBefore(prepare: Prepare, { clientId, openedAtMs }: Opened): number | null {
+  const check = prepare(
+    'select answers from day_check where client_id = ? and at_ms <= ? and superseded <> 2 order by at_ms desc limit 1',
+  ).get(clientId, openedAtMs) as { answers: string } | undefined;
+  return check ? (JSON.parse(check.answers) as DayCheckAnswers).painNow : null;
+}

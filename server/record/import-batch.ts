@@ -1,6 +1,10 @@
 import { p } from '@mikro-orm/core';
+import type { ImportBatch } from '#contract/archive';
 import type { Text } from '#core/message';
+import type { Prepare } from '../db/dialect/connection';
+import { AS_WRITTEN } from '../db/dialect/sql';
 import { atMs, defineRecord, id } from './define';
+import { findRows } from './read';
 
 /** One import, which can be undone as one. */
 export const importBatchRecord = defineRecord({
@@ -20,3 +24,15 @@ export const importBatchRecord = defineRecord({
     isMove: p.boolean().default(false),
   },
 });
+
+const MOST_LISTED = 100;
+
+/** Imports, the newest first. */
+export const readImports = (prepare: Prepare): ImportBatch[] =>
+  findRows(
+    prepare,
+    importBatchRecord,
+    'all',
+    ['id', 'atMs', 'practitionerId', 'words', 'rows', 'undoneAtMs'],
+    `at_ms desc, ${AS_WRITTEN} desc limit ${MOST_LISTED}`,
+  );

@@ -2,7 +2,8 @@ import { p } from '@mikro-orm/core';
 import type { PracticeSettings } from '#contract/practice';
 import type { SchoolId } from '#core/protocol';
 import { RULES } from '#core/rules';
-import type { Stricter } from '#core/screening';
+import type { BloodPressure, Stricter } from '#core/screening';
+import type { Prepare } from '../db/dialect/connection';
 import { defineRecord, id } from './define';
 
 const STOP_ABOVE = RULES['RUN-8'].figures.stopAbove;
@@ -33,3 +34,11 @@ export const practiceRecord = defineRecord({
   archive: { kind: 'practice', order: 'id', follows: () => ({ id: 'practice' }) },
   checks: ["mass_unit in ('kg', 'lb')", "length_unit in ('cm', 'in')"],
 });
+
+/** Above which blood pressure work ends in this practice (rule RUN-8). */
+export function limitOfPractice(prepare: Prepare): BloodPressure {
+  const row = prepare(
+    `select stop_above_systolic_mm_hg as "systolicMmHg", stop_above_diastolic_mm_hg as "diastolicMmHg" from practice`,
+  ).get() as BloodPressure | undefined;
+  return row ?? RULES['RUN-8'].figures.stopAbove;
+}

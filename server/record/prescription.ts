@@ -106,6 +106,19 @@ export function prescriptionFact(
   };
 }
 
+/** The version of a plan that was in force at a moment: what was signed last before it. */
+export function versionAt(
+  prepare: Prepare,
+  coursePlanId: string,
+  atMs: number,
+): { id: string; clientId: string; plan: Plan } | undefined {
+  const row = prepare(
+    `select id, client_id as "clientId", plan from prescription
+     where course_plan_id = ? and at_ms <= ? order by at_ms desc limit 1`,
+  ).get(coursePlanId, atMs) as { id: string; clientId: string; plan: string } | undefined;
+  return row && { ...row, plan: readPlan(JSON.parse(row.plan)) };
+}
+
 type Signed = Pick<SignedPlan, 'id' | 'signedBy' | 'retargets'>;
 
 /**

@@ -1,6 +1,14 @@
-import type { Statement } from '../db/dialect/connection';
+import type { Prepare, Statement } from '../db/dialect/connection';
 import { AS_WRITTEN } from '../db/dialect/sql';
-import { type AnyRecord, columnOf, columnsOf, type PropertyOf, type ValueOf } from './columns';
+import {
+  type AnyRecord,
+  columnOf,
+  columnsOf,
+  matching,
+  type PropertyOf,
+  type ValueOf,
+  type Where,
+} from './columns';
 
 // biome-ignore lint/suspicious/noExplicitAny: a row is what its statement selects; `Taken` types it by its record.
 export type Row = Record<string, any>;
@@ -57,8 +65,9 @@ export function factsOf<
 ): Facts<Fact> {
   const columns = columnsOf(record).filter(({ property }) => (take as readonly string[]).includes(property));
   const worked = Object.entries<string>(also ?? {}).map(([name, sql]) => `${sql} as "${name}"`);
+  const isOfClient = columnsOf(record).some(({ property }) => property === 'clientId');
   const select = `select ${[
-    'client_id',
+    ...(isOfClient ? ['client_id'] : []),
     ...columns.map(({ property }) => `${columnOf(property)} as "${property}"`),
     ...worked,
   ].join(', ')} from "${record.table}"`;
@@ -78,3 +87,43 @@ export function factsOf<
 /** The facts that a statement finds. @param statement begins with the `select` of the facts */
 export const read = <Fact>({ of }: Facts<Fact>, statement: Statement, ...values: unknown[]): Fact[] =>
   (statement.all(...values) as Row[]).map(of);
+
+/**
+ * Rows of a record that have these values. @param take properties to read
+ * @param order SQL after `order by` @example findRows(prepare, kitRecord, { list: 'cuffs' }, ['id', 'item'])
+ */
+export function findRows<R extends AnyRecord, const P extends PropertyOf<R>>(
+  prepare: Prepare,
+  record: R,
+  where: Where<R> | 'all',
+  take: readonly P[],
+  order?: string,
+): Taken<R, P, never>[] {
+  const facts = factsOf(record, { take, parts: [], of: (row) => row });
+  const { sql, values } = where === 'all' ? { sql: 'true', values: [] } : matching(record, where);
+  return read(facts, prepare(`${facts.select} where ${sql}${order ? ` order by ${order}` : ''}`), ...values);
+}
+
+/** The row of a record that has these values, or the first of them; undefined where there is none. */
+export const findRow = <R extends AnyRecord, const P extends PropertyOf<R>>(
+  ...asked: Parameters<typeof findRows<R, P>>
+): Taken<R, P, never> | undefined => findRows(...asked)[0];
+
+/** Whether a record has a row with these values. */
+export function hasRow<R extends AnyRecord>(prepare: Prepare, record: R, where: Where<R>): boolean {
+  const { sql, values } = matching(record, where);
+  return prepare(`select 1 from "${record.table}" where ${sql} limit 1`).get(...values) !== undefined;
+}
+
+/** How many rows of a client a record has within a time: it goes by what the record is ordered by. */
+export const countWithin = (
+  prepare: Prepare,
+  { table, at = ['atMs'] }: AnyRecord & { at?: readonly string[] },
+  clientId: string,
+  { fromMs, untilMs }: { fromMs: number; untilMs: number },
+): number =>
+  (
+    prepare(
+      `select count(*) as n from "${table}" where client_id = ? and ${columnOf(String(at[0]))} between ? and ?`,
+    ).get(clientId, fromMs, untilMs) as { n: number }
+  ).n;

@@ -1,7 +1,7 @@
 import { p } from '@mikro-orm/core';
-import type { SessionEvent, SessionEventType } from '#core/session';
+import { type Log, mergeLogs, type SessionEvent, type SessionEventType } from '#core/session';
 import type { Prepare } from '../db/dialect/connection';
-import { AS_WRITTEN } from '../db/dialect/sql';
+import { AS_WRITTEN, joined } from '../db/dialect/sql';
 import { atMs, defineRecord, id } from './define';
 
 export const sessionEventRecord = defineRecord({
@@ -45,3 +45,25 @@ export function appendEvent(
      values (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
   ).run(id, sessionId, deviceId, seq, atMs, type, JSON.stringify(event), receivedAtMs, practitionerId);
 }
+
+/**
+ * The events of a session as they are stored, as the text of one JSON list in any order. One row, whatever the length of the
+ * log: rows are what a driver is slow at.
+ */
+export const readLogText = (prepare: Prepare, sessionId: string): string => {
+  const { events } = prepare(
+    `select ${joined('event')} as events from session_event where session_id = ?`,
+  ).get(sessionId) as { events: string | null };
+  return `[${events ?? ''}]`;
+};
+
+export const readLog = (prepare: Prepare, sessionId: string): Log =>
+  mergeLogs(JSON.parse(readLogText(prepare, sessionId)) as SessionEvent[]);
+
+export const knownOf = (prepare: Prepare, events: readonly SessionEvent[]): SessionEvent[] =>
+  events.flatMap(({ id }) => {
+    const row = prepare('select event from session_event where id = ?').get(id) as
+      | { event: string }
+      | undefined;
+    return row ? [JSON.parse(row.event) as SessionEvent] : [];
+  });

@@ -1,6 +1,7 @@
 import { p } from '@mikro-orm/core';
 import type { PastSession } from '#contract/history';
 import type { SessionLine } from '#core/outcomes';
+import { type Plan, readPlan } from '#core/plan';
 import { SESSIONS_COUNT_MS, type SessionFact } from '#core/record';
 import type { SessionSummary } from '#core/review';
 import type { Prepare } from '../db/dialect/connection';
@@ -120,3 +121,74 @@ export function readLinesText(prepare: Prepare, clientId: string): string {
   const sessions = rows.map(({ line, ...head }) => `{${JSON.stringify(head).slice(1, -1)},"line":${line}}`);
   return `{"sessions":[${sessions.join(',')}]}`;
 }
+
+/** A session without its plan and log, which few ask for. */
+export type SessionHead = {
+  id: string;
+  clientId: string;
+  prescriptionId: string;
+  openedAtMs: number;
+  finishedAtMs: number | null;
+  /** 1 where the whole session was retracted. */
+  isRetracted: number;
+};
+
+export const HEAD = `id, client_id as "clientId", prescription_id as "prescriptionId", opened_at_ms as "openedAtMs",
+  finished_at_ms as "finishedAtMs", superseded = 2 as "isRetracted"`;
+
+export const readHead = (prepare: Prepare, id: string): SessionHead | undefined =>
+  prepare(`select ${HEAD} from session where id = ?`).get(id) as SessionHead | undefined;
+
+/** Sessions that are not finished, in the order they were opened. */
+export const readOpenHeads = (prepare: Prepare): SessionHead[] =>
+  prepare(
+    `select ${HEAD} from session where finished_at_ms is null order by opened_at_ms`,
+  ).all() as SessionHead[];
+
+/** A session kept no plan of its own where it froze the prescription's as it was signed. */
+export const AS_SIGNED = 'null';
+
+/** The plan a session froze when it was opened. */
+export function readFrozenPlan(prepare: Prepare, sessionId: string): Plan {
+  const { own, signed } = prepare(
+    `select session.plan as own, prescription.plan as signed from session
+     join prescription on prescription.id = session.prescription_id where session.id = ?`,
+  ).get(sessionId) as { own: string; signed: string };
+  return readPlan(JSON.parse(own === AS_SIGNED ? signed : own));
+}
+
+/** The session of the same plan before one, whichever version it ran. */
+export const readIdBefore = (
+  prepare: Prepare,
+  { clientId, openedAtMs, prescriptionId }: SessionHead,
+): string | null =>
+  (
+    prepare(
+      `select session.id from session join prescription on prescription.id = session.prescription_id
+       where session.client_id = ? and opened_at_ms < ? and session.superseded <> 2
+         and course_plan_id = (select course_plan_id from prescription where id = ?)
+       order by opened_at_ms desc limit 1`,
+    ).get(clientId, openedAtMs, prescriptionId) as { id: string } | undefined
+  )?.id ?? null;
+
+/** Whether a session of a client ran at some time within these. @param nowMs until when one that is not finished has run */
+export const wasRunning = (
+  prepare: Prepare,
+  clientId: string,
+  { fromMs, untilMs }: { fromMs: number; untilMs: number },
+  nowMs: number,
+): boolean =>
+  prepare(
+    `select 1 from session where client_id = ? and superseded <> 2 and opened_at_ms < ? and coalesce(finished_at_ms, ?) > ?`,
+  ).get(clientId, untilMs, nowMs, fromMs) !== undefined;
+
+/** Whether a session that was opened after a moment is not finished. */
+export const isAnyRunning = (prepare: Prepare, openedAfterMs: number): boolean =>
+  prepare('select 1 from session where finished_at_ms is null and opened_at_ms > ?').get(openedAfterMs) !==
+  undefined;
+
+/** Sessions that were kept before there were summaries and lines. */
+export const readUnsummarised = (prepare: Prepare): SessionHead[] =>
+  prepare(
+    `select ${HEAD} from session where summary = '{}' or (finished_at_ms is not null and log_line is null)`,
+  ).all() as SessionHead[];

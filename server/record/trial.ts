@@ -1,5 +1,5 @@
 import { p } from '@mikro-orm/core';
-import type { Trial } from '#core/occlusion-pressure';
+import type { ReadingSchool, Trial } from '#core/occlusion-pressure';
 import type { Prepare } from '../db/dialect/connection';
 import { AS_WRITTEN } from '../db/dialect/sql';
 import { defineRecord, id } from './define';
@@ -26,3 +26,25 @@ export const readTrials = (prepare: Prepare, lopId: string): Trial[] =>
       readings: string;
     }[]
   ).map(({ readings }) => JSON.parse(readings));
+
+export const whatThereIs = (prepare: Prepare): string =>
+  JSON.stringify(
+    prepare(
+      `select (select count(*) from lop_trial) as trials,
+              (select count(*) from lop where superseded <> 2) as measurements`,
+    ).get(),
+  );
+
+export function readMeasurements(prepare: Prepare): { readingSchool: ReadingSchool; trials: Trial[] }[] {
+  const rows = prepare(
+    `select lop_id as "id", reading_school as "readingSchool", readings
+     from lop_trial join lop on lop.id = lop_id where superseded <> 2 order by lop_id, place`,
+  ).all() as { id: string; readingSchool: ReadingSchool; readings: string }[];
+  const measured = new Map<string, { readingSchool: ReadingSchool; trials: Trial[] }>();
+  for (const { id, readingSchool, readings } of rows) {
+    const one = measured.get(id) ?? { readingSchool, trials: [] };
+    measured.set(id, one);
+    one.trials.push(JSON.parse(readings));
+  }
+  return [...measured.values()];
+}

@@ -1,6 +1,15 @@
 import type { InferEntity, RequiredEntityData } from '@mikro-orm/core';
 import type { Prepare } from '../db/dialect/connection';
-import { type AnyRecord, type Column, columnsOf, type PropertyOf, type ValueOf } from './columns';
+import {
+  type AnyRecord,
+  type Column,
+  columnsOf,
+  matching,
+  type PropertyOf,
+  stored,
+  type ValueOf,
+  type Where,
+} from './columns';
 
 type Values<R extends AnyRecord> = { [P in PropertyOf<R>]?: ValueOf<R, P> | undefined };
 
@@ -11,14 +20,6 @@ type Clash<R extends AnyRecord> = {
 };
 
 const quoted = (names: readonly string[]): string => names.map((name) => `"${name}"`).join(', ');
-
-/** A value as the database keeps it. */
-function stored({ as, isNullable }: Column, value: unknown): unknown {
-  // Where a column is never null, `null` is a value of its JSON.
-  if (value === null && !(as === 'json' && !isNullable)) return null;
-  if (as === 'json') return JSON.stringify(value);
-  return as === 'flag' ? Number(value) : value;
-}
 
 /** The columns of what is given, in the order of the definition. @throws RangeError for a property that the record does not have */
 function given(record: AnyRecord, values: object): { column: Column; value: unknown }[] {
@@ -78,7 +79,7 @@ export const replaceRow = <R extends AnyRecord>(
 export function changeRows<R extends AnyRecord>(
   prepare: Prepare,
   record: R,
-  where: { [P in PropertyOf<R>]?: ValueOf<R, P> | readonly ValueOf<R, P>[] },
+  where: Where<R>,
   to: Values<R>,
 ): number {
   const set = given(record, to);
@@ -98,21 +99,4 @@ export function deleteRows<R extends AnyRecord>(prepare: Prepare, record: R, whe
 /** Deletes rows by what caused them: a cause begins with it. */
 export function deleteRowsCausedBy(prepare: Prepare, { table }: AnyRecord, prefix: string): void {
   prepare(`delete from "${table}" where substr(cause, 1, length(?1)) = ?1`).run(prefix);
-}
-
-function matching(record: AnyRecord, where: object): { sql: string; values: unknown[] } {
-  const columns = columnsOf(record);
-  const parts = Object.entries(where).map(([property, value]) => {
-    const column = columns.find((one) => one.property === property);
-    if (!column) throw new RangeError(`${record.table} has no ${property}.`);
-    if (value === null) return { sql: `"${column.name}" is null`, values: [] };
-    const any = Array.isArray(value) ? value : [value];
-    return {
-      sql: `"${column.name}" in (${any.map(() => '?').join(', ')})`,
-      values: any.map((one) => stored(column, one)),
-    };
-  });
-  // Without a condition every row would be meant.
-  if (parts.length === 0) throw new RangeError(`Say which rows of ${record.table}.`);
-  return { sql: parts.map((part) => part.sql).join(' and '), values: parts.flatMap((part) => part.values) };
 }

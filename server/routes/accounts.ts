@@ -1,11 +1,5 @@
 import { type Context, Hono } from 'hono';
-import {
-  type Account,
-  type Accounts,
-  accountChangeSchema,
-  type MadePassphrase,
-  newAccountSchema,
-} from '#contract/sign-in';
+import { accountChangeSchema, type MadePassphrase, newAccountSchema } from '#contract/sign-in';
 import { msg } from '#core/message';
 import { accountOf, changeAccount, openAccount, practitionerOf } from '../access/accounts';
 import { madePassphrase } from '../access/made-passphrase';
@@ -16,7 +10,9 @@ import { inTransaction, type Prepare, withStatements } from '../db/dialect/conne
 import { isUniqueClash } from '../db/dialect/errors';
 import { tellPractice } from '../live/tell-change';
 import { notFound, Problem } from '../problem';
+import { accountRecord, readAccounts } from '../record/account';
 import { practitionerRecord } from '../record/practitioner';
+import { findRow, hasRow } from '../record/read';
 import { changeRows } from '../record/write';
 import { body } from '../validate';
 
@@ -50,7 +46,7 @@ export const accountRoutes = new Hono<Env>()
     const { name, role, isOwner, certifiedUntilDay } = c.req.valid('json');
     await changed(c, (prepare) => {
       const before = required(prepare, practitionerId);
-      const person = prepare('select role from person where id = ?').get(practitionerId);
+      const person = findRow(prepare, practitionerRecord, { id: practitionerId }, ['role']);
       changeAccount(prepare, practitionerId, {
         ...(name === undefined ? {} : { name }),
         ...(isOwner === undefined ? {} : { isOwner }),
@@ -62,7 +58,7 @@ export const accountRoutes = new Hono<Env>()
       const detail = {
         from: {
           name: nameBefore,
-          isOwner: ownerBefore === 1,
+          isOwner: ownerBefore,
           certifiedUntilDay: certifiedBefore,
           ...(person as object),
         },
@@ -92,7 +88,7 @@ export const accountRoutes = new Hono<Env>()
     await changed(c, (prepare) => {
       const { isOwner } = required(prepare, practitionerId);
       // Who helps an owner in would be one from then on.
-      if (isOwner === 1 && !c.var.practitioner.isOwner)
+      if (isOwner && !c.var.practitioner.isOwner)
         throw new Problem(
           403,
           msg('Not for this account'),
@@ -135,41 +131,10 @@ function required(prepare: Prepare, practitionerId: string) {
 }
 
 function refuseWithoutOwner(prepare: Prepare): void {
-  if (prepare('select 1 from account where is_owner = 1 and ended_at_ms is null').get()) return;
+  if (hasRow(prepare, accountRecord, { isOwner: true, endedAtMs: null })) return;
   throw new Problem(
     409,
     msg('No owner would be left'),
     msg('A practice has an owner: make another person one first.'),
   );
-}
-
-type Row = Omit<Account, 'isOwner' | 'hasPin' | 'hasCode' | 'mustChange'> & {
-  isOwner: number;
-  hasPin: number;
-  hasCode: number;
-  mustChange: number;
-};
-
-function readAccounts(prepare: Prepare): Accounts {
-  const rows = prepare(
-    `select practitioner_id as "practitionerId", person.name as "practitionerName", role, account.name, is_owner as "isOwner",
-       pin_hash is not null as "hasPin", code_secret is not null as "hasCode", must_change as "mustChange",
-       certified_until_day as "certifiedUntilDay",
-       (select max(used_at_ms) from sign_in where sign_in.practitioner_id = account.practitioner_id) as "lastUsedAtMs"
-     from account join person on person.id = practitioner_id where ended_at_ms is null order by list_order, person.id`,
-  ).all() as Row[];
-  const without = prepare(
-    `select id, name, role from person where elsewhere = 0
-       and id not in (select practitioner_id from account where ended_at_ms is null) order by list_order, id`,
-  ).all() as Accounts['without'];
-  return {
-    accounts: rows.map(({ isOwner, hasPin, hasCode, mustChange, ...rest }) => ({
-      ...rest,
-      isOwner: isOwner === 1,
-      hasPin: hasPin === 1,
-      hasCode: hasCode === 1,
-      mustChange: mustChange === 1,
-    })),
-    without,
-  };
 }

@@ -16,7 +16,7 @@ import { inTransaction, withStatements } from '../db/dialect/connection';
 import { takeIn } from '../interchange/archive/import-archive';
 import { LONGEST_LINE, NotAnArchive } from '../interchange/archive/read-archive';
 import { siteKey } from '../interchange/archive/site-key';
-import { readImports, takeBack } from '../interchange/archive/undo-import';
+import { takeBack } from '../interchange/archive/undo-import';
 import { archiveRows, writeArchive } from '../interchange/archive/write-archive';
 import { bundleOf } from '../interchange/clinical/bundle';
 import { writeCsv } from '../interchange/csv-out';
@@ -24,6 +24,7 @@ import { linesOf, spooled } from '../interchange/spool';
 import { tellPractice } from '../live/tell-change';
 import { notFound, Problem } from '../problem';
 import { clientRecord } from '../record/client';
+import { readImports } from '../record/import-batch';
 import { query } from '../validate';
 
 const ARCHIVE = {

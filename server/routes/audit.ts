@@ -4,8 +4,8 @@ import type { Env } from '../context';
 import { checkChain } from '../db/audit';
 import { findClient } from '../db/client-facts';
 import { withStatements } from '../db/dialect/connection';
-import { readAudit } from '../db/read-audit';
 import { withAudit } from '../db/with-audit';
+import { readAudit } from '../record/audit';
 import { body, query } from '../validate';
 
 /** Who did what and looked at which record: of the practice, of one person, and whether the record of it is whole. */

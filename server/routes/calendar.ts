@@ -5,20 +5,16 @@ import { msg } from '#core/message';
 import { blockAsItStands } from '#core/record';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
-import { type Prepare, withStatements } from '../db/dialect/connection';
+import { withStatements } from '../db/dialect/connection';
 import { withAudit } from '../db/with-audit';
 import { type CalendarOf, calendarOf } from '../interchange/block-calendar';
 import { notFound } from '../problem';
-import { calendarFeedRecord } from '../record/calendar-feed';
+import { calendarFeedRecord, readFeed } from '../record/calendar-feed';
 import { practiceRecord } from '../record/practice';
+import { findRow } from '../record/read';
 import { deleteRows, keepRow } from '../record/write';
 import { sha256 } from '../sha256';
 import { body } from '../validate';
-
-/** Blocks of more people than this make no readable calendar. */
-const MOST_BLOCKS = 500;
-
-type Feed = { practitionerId: string; namesPeople: number };
 
 /**
  * The sessions of everyone whose block a practitioner has kept, at an address that a calendar program can fetch: it is known by
@@ -27,14 +23,13 @@ type Feed = { practitionerId: string; namesPeople: number };
 export const calendarRoutes = new Hono<Env>()
   .get('/', async (c) => {
     const feed = await withStatements(c.var.em, (prepare) =>
-      prepare('select names_people as "namesPeople" from calendar_feed where practitioner_id = ?').get(
-        c.get('practitioner')?.id ?? '',
-      ),
+      findRow(prepare, calendarFeedRecord, { practitionerId: c.get('practitioner')?.id ?? '' }, [
+        'namesPeople',
+      ]),
     );
-    const known = feed as { namesPeople: number } | undefined;
     return c.json({
-      exists: known !== undefined,
-      namesPeople: known?.namesPeople === 1,
+      exists: feed !== undefined,
+      namesPeople: feed?.namesPeople === true,
     } satisfies CalendarFeed);
   })
 
@@ -78,17 +73,3 @@ export const calendarRoutes = new Hono<Env>()
       'cache-control': 'no-store',
     });
   });
-
-/** Whose calendar it is, and the people whose blocks are in it; none of an account that was ended. */
-function readFeed(prepare: Prepare, hash: string): { feed: Feed; clientIds: string[] } | null {
-  const feed = prepare(
-    `select practitioner_id as "practitionerId", names_people as "namesPeople" from calendar_feed
-     join account using (practitioner_id) where secret_sha256 = ? and ended_at_ms is null`,
-  ).get(hash) as Feed | undefined;
-  if (!feed) return null;
-  const rows = prepare(
-    `select client_id as "clientId" from block where kept_by = ? and superseded = 0
-     order by at_ms desc limit ${MOST_BLOCKS}`,
-  ).all(feed.practitionerId) as { clientId: string }[];
-  return { feed, clientIds: rows.map(({ clientId }) => clientId) };
-}

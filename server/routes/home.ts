@@ -22,14 +22,19 @@ import { keepDayCheck } from '../db/day-check';
 import { inTransaction, type Prepare, withStatements } from '../db/dialect/connection';
 import { keepDone, planOfDay } from '../db/enter-session';
 import { raiseHolds } from '../db/holds';
-import { readHead } from '../db/session-log';
 import { takeEvents } from '../db/take-events';
 import { tellChange } from '../live/tell-change';
 import { opening } from '../opening';
 import { notFound, Problem, refusedField } from '../problem';
+import { dayCheckRecord } from '../record/day-check';
+import { holdRecord } from '../record/hold';
 import { countSession, findLink, goodUntilMs, type KeptLink } from '../record/home-link';
 import { readKit } from '../record/kit';
 import { practiceRecord } from '../record/practice';
+import { prescriptionRecord } from '../record/prescription';
+import { countWithin, findRow, hasRow } from '../record/read';
+import { readHead, sessionRecord } from '../record/session';
+import { sessionEventRecord } from '../record/session-event';
 import { body } from '../validate';
 
 /** More sessions or checks than this within a day are in no plan. */
@@ -134,9 +139,9 @@ function take(
 ): boolean {
   switch (report.kind) {
     case 'check': {
-      if (prepare('select 1 from day_check where id = ?').get(report.id)) return false;
+      if (hasRow(prepare, dayCheckRecord, { id: report.id })) return false;
       withinLink(link, report.atMs, by);
-      refuseTooMany(prepare, 'day_check', 'at_ms', link, report.atMs);
+      refuseTooMany(prepare, dayCheckRecord, link, report.atMs);
       keepDayCheck(
         prepare,
         client,
@@ -149,10 +154,9 @@ function take(
       return takeSession(prepare, report, link, client.facts, by);
     case 'sign': {
       const cause = `sign ${report.id}`;
-      if (prepare('select 1 from hold where client_id = ? and cause = ?').get(link.clientId, cause))
-        return false;
+      if (hasRow(prepare, holdRecord, { clientId: link.clientId, cause })) return false;
       withinLink(link, report.atMs, by);
-      refuseTooMany(prepare, 'hold', 'at_ms', link, report.atMs);
+      refuseTooMany(prepare, holdRecord, link, report.atMs);
       raiseHolds(prepare, link.clientId, holdsOfSign(report, [], by.nowMs));
       return true;
     }
@@ -170,8 +174,7 @@ function take(
       };
       withinLink(link, atMs, by);
       // It is asked once; who wants to say more calls.
-      if (prepare("select 1 from session_event where session_id = ? and type = 'followed-up'").get(sessionId))
-        return false;
+      if (hasRow(prepare, sessionEventRecord, { sessionId, type: 'followed-up' })) return false;
       return takeEvents(prepare, sessionId, [event], by).fresh.length > 0;
     }
   }
@@ -197,14 +200,17 @@ function takeSession(
       why,
       msg('Do it again from the page.'),
     );
-  const version = prepare(
-    'select id, client_id as "clientId", plan from prescription where id = ? and course_plan_id = ?',
-  ).get(prescriptionId, link.coursePlanId) as { id: string; clientId: string; plan: string } | undefined;
+  const version = findRow(
+    prepare,
+    prescriptionRecord,
+    { id: prescriptionId, coursePlanId: link.coursePlanId },
+    ['id', 'clientId', 'plan'],
+  );
   if (!version) throw notFound(msg('This plan'));
   const startMs = events[0]?.atMs ?? 0;
   withinLink(link, startMs, by);
-  refuseTooMany(prepare, 'session', 'opened_at_ms', link, startMs);
-  const signed = readPlan(JSON.parse(version.plan));
+  refuseTooMany(prepare, sessionRecord, link, startMs);
+  const signed = readPlan(version.plan);
   const sets = events.filter((event) => event.type === 'set-started');
   const plan = planOfDay(signed, sets, setsShareNow(facts, link.coursePlanId, startMs));
   keepDone(prepare, { id, version, plan: plan === signed ? null : plan, events }, by);
@@ -215,15 +221,12 @@ function takeSession(
 /** A link that is in wrong hands fills no record. */
 function refuseTooMany(
   prepare: Prepare,
-  table: 'day_check' | 'session' | 'hold',
-  column: 'at_ms' | 'opened_at_ms',
+  record: typeof dayCheckRecord | typeof sessionRecord | typeof holdRecord,
   { clientId }: KeptLink,
   atMs: number,
 ): void {
-  const ofTheDay = prepare(
-    `select count(*) as n from ${table} where client_id = ? and ${column} between ? and ?`,
-  ).get(clientId, atMs - HALF_A_DAY_MS, atMs + HALF_A_DAY_MS) as { n: number };
-  if (ofTheDay.n >= MOST_A_DAY)
+  const within = { fromMs: atMs - HALF_A_DAY_MS, untilMs: atMs + HALF_A_DAY_MS };
+  if (countWithin(prepare, record, clientId, within) >= MOST_A_DAY)
     throw new Problem(422, msg('Enough for a day'), msg('So much in a day is no plan. Call your practice.'));
 }
 

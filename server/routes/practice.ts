@@ -8,13 +8,12 @@ import {
   ownExerciseSchema,
   ownMeasureSchema,
   type PracticeView,
-  type Practitioner,
   practiceSettingsSchema,
   retireKitSchema,
   retireSchema,
   templateSchema,
 } from '#contract/practice';
-import { mayDo, type Role } from '#core/access';
+import { mayDo } from '#core/access';
 import { type Message, msg, type Text } from '#core/message';
 import { changesFigures, MEASURES, type Measure, type MeasureId, measureBook } from '#core/outcomes';
 import { readSessionChoice, whyForClinicians } from '#core/plan';
@@ -24,15 +23,18 @@ import type { Env } from '../context';
 import { readWeek } from '../db/client-facts';
 import { type Prepare, withStatements } from '../db/dialect/connection';
 import { readPracticeSpread } from '../db/practice-spread';
-import { countAdverseEvents, readTallies } from '../db/surveillance';
 import { withAudit } from '../db/with-audit';
 import { tellPractice } from '../live/tell-change';
 import { notFound, Problem, refusedField } from '../problem';
+import { countAdverseEvents } from '../record/adverse-event';
 import { exerciseRecord, readOwnExercises } from '../record/exercise';
+import { readTallies } from '../record/inflation-count';
 import { findKit, kitRecord, readKit } from '../record/kit';
 import { measureRecord, ownMeasures } from '../record/measure';
-import { readFirstAndLast, readPairs } from '../record/outcome';
+import { outcomeRecord, readFirstAndLast, readPairs } from '../record/outcome';
 import { practiceRecord } from '../record/practice';
+import { readPractitioners } from '../record/practitioner';
+import { hasRow } from '../record/read';
 import { templateRecord } from '../record/template';
 import { changeRows, replaceRow } from '../record/write';
 import { body, query } from '../validate';
@@ -178,7 +180,7 @@ function keepsExercise(practitioner: Env['Variables']['practitioner'], id: strin
 async function keepsFigures(em: EntityManager, id: MeasureId, measure: Measure): Promise<void> {
   const { known, hasFigures } = await withStatements(em, (prepare) => ({
     known: measureBook(ownMeasures(prepare))[id],
-    hasFigures: prepare('select 1 from outcome where measure_id = ? limit 1').get(id) !== undefined,
+    hasFigures: hasRow(prepare, outcomeRecord, { measureId: id }),
   }));
   if (!known || (!hasFigures && !(id in MEASURES))) return;
   const [field] = changesFigures(known, measure);
@@ -234,18 +236,4 @@ async function readPractice({ var: { em: shared, print } }: Context<Env>): Promi
     }),
     ...(await readKit(em)),
   };
-}
-
-function readPractitioners(prepare: Prepare): Practitioner[] {
-  const rows = prepare(
-    `select id, person.name, role, elsewhere, coalesce(is_owner, 0) as "isOwner"
-     from person left join (select practitioner_id, is_owner from account where ended_at_ms is null) as account
-       on practitioner_id = id
-     order by list_order, id`,
-  ).all() as { id: string; name: string; role: Role; elsewhere: number; isOwner: number }[];
-  return rows.map(({ elsewhere, isOwner, ...rest }) => ({
-    ...rest,
-    isOwner: isOwner === 1,
-    ...(elsewhere === 1 ? { elsewhere: true } : {}),
-  }));
 }

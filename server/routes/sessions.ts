@@ -18,22 +18,26 @@ import { inTransaction, type Prepare, withStatements } from '../db/dialect/conne
 import { enterSession } from '../db/enter-session';
 import { checkReviewAnswers } from '../db/review-answers';
 import { keepReviewedVersion } from '../db/reviewed-version';
-import {
-  readFrozenPlan,
-  readHead,
-  readIdBefore,
-  readLogText,
-  readOpenHeads,
-  readPainBefore,
-  type SessionHead,
-} from '../db/session-log';
 import { takeEvents } from '../db/take-events';
 import { tellChange } from '../live/tell-change';
 import { opening } from '../opening';
 import { notFound } from '../problem';
+import { clientRecord } from '../record/client';
 import { coursePlanRecord } from '../record/course-plan';
+import { readPainBefore } from '../record/day-check';
 import { readKit } from '../record/kit';
-import { NOTHING_DONE, sessionRecord } from '../record/session';
+import { prescriptionRecord } from '../record/prescription';
+import { findRow } from '../record/read';
+import {
+  NOTHING_DONE,
+  readFrozenPlan,
+  readHead,
+  readIdBefore,
+  readOpenHeads,
+  type SessionHead,
+  sessionRecord,
+} from '../record/session';
+import { readLogText } from '../record/session-event';
 import { keepRow } from '../record/write';
 import { sameJson } from '../same-json';
 import { body } from '../validate';
@@ -56,11 +60,11 @@ export const sessionRoutes = (aheadMs: number) =>
       const { em, nowMs, practitioner } = c.var;
       const [already, owner] = await withStatements(em, (prepare) => [
         readHead(prepare, id),
-        prepare('select client_id as "clientId" from prescription where id = ?').get(prescriptionId),
+        findRow(prepare, prescriptionRecord, { id: prescriptionId }, ['clientId']),
       ]);
       if (already) return sessionAnswer(c, id, 200);
       if (!owner) throw notFound(msg('This prescription'));
-      const client = await readClient(em, (owner as { clientId: string }).clientId, nowMs);
+      const client = await readClient(em, owner.clientId, nowMs);
       const kit = await readKit(em);
       const { plan, signed, findings } = opening(client, kit, prescriptionId, lighter, nowMs);
       const { guards, reason } = passGuards(findings, practitioner, overrideReason);
@@ -141,11 +145,11 @@ const sessionAnswer = async (c: Context<Env>, id: string, status: 200 | 201) => 
 /** A `SessionView` as text: its log is handed on as it is stored, since the reader sorts it anyway. */
 function viewText(prepare: Prepare, session: SessionHead): string {
   const { id, clientId, prescriptionId, openedAtMs } = session;
-  const { name } = prepare('select name from client where id = ?').get(clientId) as { name: string };
+  const client = findRow(prepare, clientRecord, { id: clientId }, ['name']);
   const head: Omit<SessionView, 'events'> = {
     id,
     clientId,
-    clientName: name,
+    clientName: client?.name ?? '',
     prescriptionId,
     openedAtMs,
     idBefore: readIdBefore(prepare, session),

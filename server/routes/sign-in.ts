@@ -18,7 +18,6 @@ import { inEnglish } from '#language/render';
 import { anyAccount, openAccount, practitionerOf } from '../access/accounts';
 import { letGo, readKept } from '../access/cookies';
 import { hashSecret, whyWeak } from '../access/passphrase';
-import type { SignedIn } from '../access/sign-ins';
 import { onDevice, signIn, signInByPin } from '../access/signing-in';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
@@ -26,6 +25,9 @@ import { inTransaction, type Prepare, withStatements } from '../db/dialect/conne
 import { Problem } from '../problem';
 import { kitRecord } from '../record/kit';
 import { practiceRecord } from '../record/practice';
+import { practitionerRecord } from '../record/practitioner';
+import { findRow, findRows } from '../record/read';
+import type { SignedIn } from '../record/sign-in';
 import { keepRow } from '../record/write';
 import { body } from '../validate';
 
@@ -123,10 +125,14 @@ function refuseUnknownWord(word: string, firstWord: string): void {
 /** @throws Problem 409 once there is an account: then there is nothing left to look at */
 function firstLook(prepare: Prepare): FirstLook {
   if (anyAccount(prepare)) throw startedAlready();
-  const practice = prepare('select name from practice').get() as { name: string } | undefined;
-  const practitioners = prepare(
-    'select id, name, role from person where elsewhere = 0 order by list_order, id',
-  ).all() as FirstLook['practitioners'];
+  const practice = findRow(prepare, practiceRecord, 'all', ['name']);
+  const practitioners = findRows(
+    prepare,
+    practitionerRecord,
+    { elsewhere: false },
+    ['id', 'name', 'role'],
+    'list_order, id',
+  );
   return { practiceName: practice?.name ?? null, practitioners };
 }
 
@@ -138,7 +144,7 @@ function keepPractice(
   prepare: Prepare,
   { practiceName, massUnit, lengthUnit, schoolId, kitIds, kitNames }: FirstStart,
 ): void {
-  if (prepare('select 1 from practice').get()) return;
+  if (findRow(prepare, practiceRecord, 'all', ['id'])) return;
   keepRow(prepare, practiceRecord, {
     id: 'practice',
     name: practiceName,

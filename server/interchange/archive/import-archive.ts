@@ -8,13 +8,15 @@ import type { SessionEvent } from '#core/session';
 import { type AuditRow, appendAudit } from '../../db/audit';
 import type { Prepare } from '../../db/dialect/connection';
 import { isForeignKeyClash, isUniqueClash } from '../../db/dialect/errors';
-import { WHATEVER_CAPITALS } from '../../db/dialect/sql';
 import { fillConditionsOf, fillLettersOf } from '../../db/fill-old';
 import { raiseHolds } from '../../db/holds';
-import { readHead, summarise } from '../../db/session-log';
-import { ARCHIVED, chosenColumns, fromDatabase, propertiesOf, toDatabase } from '../../record/archived';
-import { insertArchived, replaceArchived } from '../../record/archived-rows';
-import { sessionRecord } from '../../record/session';
+import { summarise } from '../../db/session-log';
+import { ARCHIVED, propertiesOf, toDatabase } from '../../record/archived';
+import { clientOf, insertArchived, replaceArchived, rowIdOf, standing } from '../../record/archived-rows';
+import { clientRecord, readNamed } from '../../record/client';
+import { findRow } from '../../record/read';
+import { readHead, sessionRecord } from '../../record/session';
+import { sessionEventRecord } from '../../record/session-event';
 import { putTimesRight } from '../../record/times';
 import { changeRows } from '../../record/write';
 import { sameJson } from '../../same-json';
@@ -52,7 +54,7 @@ export function takeIn(
 ): ArchivePreview & { id: string } {
   const id = randomUUID();
   // One person brings neither the settings nor the practitioners of where they were.
-  const isEmpty = prepare('select 1 from client limit 1').get() === undefined;
+  const isEmpty = findRow(prepare, clientRecord, 'all', ['id'], 'id limit 1') === undefined;
   let takesSettings = false;
   const counts = new Map<ArchiveKind, { added: number; same: number; otherwise: number }>();
   const people = new Map<string, ArchivePreview['people'][number]>();
@@ -168,14 +170,9 @@ function personOf(prepare: Prepare, row: Row, matches: ArchiveMatches): ArchiveP
 }
 
 function matchOf(prepare: Prepare, row: Row, matches: ArchiveMatches): Match {
-  const same = prepare('select name from client where id = ?').get(matches[String(row.id)] ?? row.id) as
-    | { name: string }
-    | undefined;
+  const same = findRow(prepare, clientRecord, { id: matches[String(row.id)] ?? String(row.id) }, ['name']);
   if (same) return { kind: 'same-record', name: same.name };
-  const people = prepare(
-    `select id as "clientId", name, added_at_ms as "addedAtMs" from client
-     where name = ? ${WHATEVER_CAPITALS} order by added_at_ms limit 10`,
-  ).all(row.name) as Extract<Match, { kind: 'same-name' }>['people'];
+  const people = readNamed(prepare, String(row.name));
   return people.length > 0 ? { kind: 'same-name', people } : { kind: 'new' };
 }
 
@@ -219,16 +216,6 @@ function keep(
   return { kind: 'added' };
 }
 
-/** The row of the same identity that is here. */
-function standing(prepare: Prepare, kind: ArchiveKind, row: Row): Row | undefined {
-  const { table } = ARCHIVED[kind];
-  const where = kind === 'audit' ? 'subject = ? and at_ms = ? and action = ? and detail = ?' : 'id = ?';
-  const values =
-    kind === 'audit' ? [row.subject, row.atMs, row.action, JSON.stringify(row.detail)] : [rowIdOf(kind, row)];
-  const stored = prepare(`select ${chosenColumns(kind)} from ${table} where ${where}`).get(...values);
-  return stored ? fromDatabase(kind, stored as Row) : undefined;
-}
-
 function compared(kind: ArchiveKind, here: Row, there: Row): Came {
   // Whether a person works here is for the practice to say.
   const differing = propertiesOf(kind).find(
@@ -265,20 +252,13 @@ function refuseOfAnother(prepare: Prepare, kind: ArchiveKind, row: Row, at: numb
   const named = ARCHIVED[kind].ofTheSame;
   const id = named && row[named.property];
   if (!named || id === null || id === undefined) return;
-  const whose = prepare(`select client_id as "clientId" from ${named.table} where id = ?`).get(id) as
-    | { clientId: string }
-    | undefined;
-  if (whose && whose.clientId !== row.clientId)
+  const whose = clientOf(prepare, named.table, id);
+  if (whose !== undefined && whose !== row.clientId)
     throw new NotAnArchive(
       at,
       msg('this {kind} belongs to the record of another person. Fetch the file again.', { kind }),
     );
 }
-
-const rowIdOf = (kind: ArchiveKind, row: Row): string => {
-  if (kind === 'practice') return 'practice';
-  return kind === 'event' ? (row.event as SessionEvent).id : String(row.id);
-};
 
 /** What a row is about, in words a person knows it by. */
 function wordsOf(row: Row): string {
@@ -288,10 +268,14 @@ function wordsOf(row: Row): string {
 
 /** A session whose log has grown: whether it is over, and what later ones ask of it. */
 function growSession(prepare: Prepare, sessionId: string): void {
-  const { atMs } = prepare(
-    'select min(at_ms) as "atMs" from session_event where session_id = ? and type = \'session-finished\'',
-  ).get(sessionId) as { atMs: number | null };
-  changeRows(prepare, sessionRecord, { id: sessionId }, { finishedAtMs: atMs });
+  const finished = findRow(
+    prepare,
+    sessionEventRecord,
+    { sessionId, type: 'session-finished' },
+    ['atMs'],
+    'at_ms',
+  );
+  changeRows(prepare, sessionRecord, { id: sessionId }, { finishedAtMs: finished?.atMs ?? null });
   const head = readHead(prepare, sessionId);
   if (head) summarise(prepare, head);
 }

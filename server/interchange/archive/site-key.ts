@@ -1,6 +1,7 @@
 import { createPrivateKey, createPublicKey, generateKeyPairSync, sign, verify } from 'node:crypto';
 import type { ArchiveSignature } from '#contract/archive';
 import type { Prepare } from '../../db/dialect/connection';
+import { findRow } from '../../record/read';
 import { siteKeyRecord } from '../../record/site-key';
 import { keepRow } from '../../record/write';
 import { sha256 } from '../../sha256';
@@ -13,8 +14,8 @@ export type SiteKey = { fingerprint: string; sign: (digest: string) => ArchiveSi
 
 /** The key of this site. To be called in a transaction, since it may be made. */
 export function siteKey(prepare: Prepare): SiteKey {
-  const kept = prepare('select private_key as "pem" from site_key').get() as { pem: string } | undefined;
-  const pem = kept?.pem ?? makeKey(prepare);
+  const kept = findRow(prepare, siteKeyRecord, 'all', ['privateKey']);
+  const pem = kept?.privateKey ?? makeKey(prepare);
   const privateKey = createPrivateKey(pem);
   const key = createPublicKey(privateKey).export({ type: 'spki', format: 'der' }).toString('base64');
   return {

@@ -1,32 +1,21 @@
-import type { ImportBatch } from '#contract/archive';
 import type { ArchiveKind } from '#contract/archive-rows';
 import { type Message, msg } from '#core/message';
 import { type AuditNote, writeAudit } from '../../db/audit';
 import type { Prepare } from '../../db/dialect/connection';
 import { isForeignKeyClash } from '../../db/dialect/errors';
-import { AS_WRITTEN } from '../../db/dialect/sql';
 import { uncount } from '../../db/surveillance';
 import { notFound, Problem } from '../../problem';
 import { deleteArchived } from '../../record/archived-rows';
+import { countAuditAfter } from '../../record/audit';
+import { clientRecord } from '../../record/client';
 import { conditionRecord } from '../../record/condition';
 import { holdRecord } from '../../record/hold';
 import { importBatchRecord } from '../../record/import-batch';
+import { importRowRecord } from '../../record/import-row';
 import { recountSuperseded } from '../../record/in-force';
+import { findRow, findRows } from '../../record/read';
 import { changeRows, deleteRowsCausedBy } from '../../record/write';
 import { NOT_IN_ARCHIVES_SQL } from './about-archives';
-
-type Stored = ImportBatch & { clientIds: string; auditId: number };
-
-const COLUMNS = `id, at_ms as "atMs", practitioner_id as "practitionerId", words, rows, undone_at_ms as "undoneAtMs"`;
-const MOST_LISTED = 100;
-
-/** Imports, the newest first. */
-export const readImports = (prepare: Prepare): ImportBatch[] =>
-  (
-    prepare(
-      `select ${COLUMNS} from import_batch order by at_ms desc, ${AS_WRITTEN} desc limit ${MOST_LISTED}`,
-    ).all() as (Omit<ImportBatch, 'words'> & { words: string })[]
-  ).map((list) => ({ ...list, words: JSON.parse(list.words) }));
 
 /**
  * Takes back all that one file added, as long as it was not used since. What is in the audit stays there. To be
@@ -34,17 +23,13 @@ export const readImports = (prepare: Prepare): ImportBatch[] =>
  * @throws Problem 404 for an unknown one, 409 with who was worked with since
  */
 export function takeBack(prepare: Prepare, id: string, by: { practitionerId: string; nowMs: number }): void {
-  const list = prepare(
-    `select ${COLUMNS}, client_ids as "clientIds", audit_id as "auditId" from import_batch where id = ?`,
-  ).get(id) as Stored | undefined;
+  const list = findRow(prepare, importBatchRecord, { id }, ['words', 'clientIds', 'auditId', 'undoneAtMs']);
   if (!list) throw notFound(msg('The import'));
   if (list.undoneAtMs !== null) return;
-  const clientIds = JSON.parse(list.clientIds) as string[];
+  const { clientIds } = list;
   refuseWorkedWith(prepare, clientIds, list.auditId);
   changeRows(prepare, importBatchRecord, { id }, { undoneAtMs: by.nowMs });
-  const rows = prepare(
-    'select kind, row_id as "rowId" from import_row where import_id = ? order by place desc',
-  ).all(id) as { kind: ArchiveKind; rowId: string }[];
+  const rows = findRows(prepare, importRowRecord, { importId: id }, ['kind', 'rowId'], 'place desc');
   // What followed from it goes first: it names the people that came.
   deleteRowsCausedBy(prepare, holdRecord, `import ${id} `);
   for (const { kind, rowId } of rows)
@@ -57,22 +42,16 @@ export function takeBack(prepare: Prepare, id: string, by: { practitionerId: str
   const note: AuditNote = {
     action: 'taken-back',
     subject: id,
-    detail: { words: JSON.parse(String(list.words)), rows: rows.length },
+    detail: { words: list.words, rows: rows.length },
   };
   writeAudit(prepare, note, { practitionerId: by.practitionerId, atMs: by.nowMs });
 }
 
 function refuseWorkedWith(prepare: Prepare, clientIds: readonly string[], auditId: number): void {
-  const since = prepare(
-    `select count(*) as n from audit
-     where (subject = ?1 or subject in (select id from session where client_id = ?1)) and id > ?2
-       and action not in (${NOT_IN_ARCHIVES_SQL})`,
-  );
-  const name = prepare('select name from client where id = ?');
   for (const clientId of clientIds) {
-    const { n } = since.get(clientId, auditId) as { n: number };
+    const n = countAuditAfter(prepare, clientId, auditId, NOT_IN_ARCHIVES_SQL);
     if (n === 0) continue;
-    const who = (name.get(clientId) as { name: string } | undefined)?.name ?? msg('A person in it');
+    const who = findRow(prepare, clientRecord, { id: clientId }, ['name'])?.name ?? msg('A person in it');
     throw worked(
       msg('The record of {who} was used since: {n, plural, one {# entry} other {# entries}} in the audit.', {
         who,

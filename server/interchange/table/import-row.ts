@@ -7,21 +7,26 @@ import type { Pump } from '#core/kit';
 import { type Message, MessageError, msg, sentences } from '#core/message';
 import { checkPlausibility, estimateOcclusionPressure, METHODS, type Spread } from '#core/occlusion-pressure';
 import { checkTaken, type MeasureBook } from '#core/outcomes';
-import { readPlan, setOrder } from '#core/plan';
+import { setOrder } from '#core/plan';
 import type { Exercise } from '#core/protocol';
-import { limbKind } from '#core/quantity';
+import { type Limb, limbKind } from '#core/quantity';
 import { operatedOn } from '#core/record';
 import { checkTest } from '#core/strength';
 import type { TableKind } from '#core/table';
 import type { Prepare } from '../../db/dialect/connection';
 import { enterSession } from '../../db/enter-session';
+import { clientRecord } from '../../record/client';
 import { keepClient } from '../../record/commands/keep-client';
 import { keepFit } from '../../record/commands/keep-fit';
 import { keepOcclusionPressure } from '../../record/commands/keep-occlusion-pressure';
 import { keepOutcome } from '../../record/commands/keep-outcome';
 import { keepStrengthTest } from '../../record/commands/keep-strength-test';
 import { conditionFacts } from '../../record/condition';
-import { read } from '../../record/read';
+import { coursePlanRecord } from '../../record/course-plan';
+import { fitRecord } from '../../record/fit';
+import { versionAt } from '../../record/prescription';
+import { findRow, findRows, read } from '../../record/read';
+import { sessionEventRecord } from '../../record/session-event';
 import type { AddedRow } from '../imports';
 
 /** Why a row is not imported, at which of its fields. */
@@ -55,7 +60,7 @@ export type KeepingRows = {
 /** All people by their name, read once for a table: no index finds names whatever their capitals. */
 export function readPeopleByName(prepare: Prepare): Map<string, string[]> {
   const people = new Map<string, string[]>();
-  for (const { id, name } of prepare('select id, name from client').all() as { id: string; name: string }[])
+  for (const { id, name } of findRows(prepare, clientRecord, 'all', ['id', 'name']))
     addByName(people, name, id);
   return people;
 }
@@ -195,9 +200,7 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
       { id, coursePlanId, entered: { startedAtMs, sets, jointPain, signs: [] }, setsShare: 1 },
       { nowMs, aheadMs, practitionerId },
     );
-    const events = prepare('select id from session_event where session_id = ? order by seq').all(id) as {
-      id: string;
-    }[];
+    const events = findRows(prepare, sessionEventRecord, { sessionId: id }, ['id'], 'seq');
     return [
       { kind: 'session', rowId: id },
       ...events.map((event) => ({ kind: 'event' as const, rowId: event.id })),
@@ -241,10 +244,8 @@ function cuffIn({ cuffs }: KeepingRows, cuffId: string): Cuff {
 }
 
 /** The girth under a cuff, as it was last fitted. @throws RefusedCell where it was not */
-function girthOf(prepare: Prepare, clientId: string, limb: string, cuffId: string): number {
-  const fit = prepare(
-    `select girth_cm as "girthCm" from girth where client_id = ? and limb = ? and kit_id = ? order by at_ms desc limit 1`,
-  ).get(clientId, limb, cuffId) as { girthCm: number } | undefined;
+function girthOf(prepare: Prepare, clientId: string, limb: Limb, cuffId: string): number {
+  const fit = findRow(prepare, fitRecord, { clientId, limb, kitId: cuffId }, ['girthCm'], 'at_ms desc');
   if (fit) return fit.girthCm;
   throw new RefusedCell(
     'limb',
@@ -278,10 +279,7 @@ const operatedAt = (prepare: Prepare, clientId: string, atMs: number) =>
 
 /** A plan of a person by its name, or the only one there is. */
 function planOf(prepare: Prepare, clientId: string, name: string | null): string {
-  const plans = prepare('select id, name from course_plan where client_id = ?').all(clientId) as {
-    id: string;
-    name: string;
-  }[];
+  const plans = findRows(prepare, coursePlanRecord, { clientId }, ['id', 'name']);
   const named =
     name === null ? plans : plans.filter((plan) => plan.name.toLowerCase() === name.toLowerCase());
   const [one, another] = named;
@@ -298,11 +296,9 @@ function planOf(prepare: Prepare, clientId: string, name: string | null): string
 
 /** The sets of the version that was in force then, in their order. */
 function setsThen(prepare: Prepare, coursePlanId: string, atMs: number) {
-  const version = prepare(
-    'select plan from prescription where course_plan_id = ? and at_ms <= ? order by at_ms desc limit 1',
-  ).get(coursePlanId, atMs) as { plan: string } | undefined;
+  const version = versionAt(prepare, coursePlanId, atMs);
   if (!version) throw new RefusedCell('day', msg('The plan was not signed yet then. Check the date.'));
-  return setOrder(readPlan(JSON.parse(version.plan))).map(({ exerciseIndex, setIndex }) => ({
+  return setOrder(version.plan).map(({ exerciseIndex, setIndex }) => ({
     exerciseIndex,
     setIndex,
   }));

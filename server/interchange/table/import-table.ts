@@ -4,6 +4,7 @@ import { messageOf, msg } from '#core/message';
 import { TABLES, type TableKind } from '#core/table';
 import type { Prepare } from '../../db/dialect/connection';
 import { Problem } from '../../problem';
+import { clientOf } from '../../record/archived-rows';
 import { isStorable } from '../../storable';
 import { type AddedRow, addToImport, beginImport, endImport } from '../imports';
 import { KEEP, type KeepingRows, RefusedCell } from './import-row';
@@ -125,10 +126,8 @@ function peopleIn(prepare: Prepare, added: readonly AddedRow[]): string[] {
     const table = OWNED_IN[kind];
     if (kind === 'client') people.add(rowId);
     else if (table) {
-      const row = prepare(`select client_id as "clientId" from ${table} where id = ?`).get(rowId) as {
-        clientId: string;
-      };
-      people.add(row.clientId);
+      const clientId = clientOf(prepare, table, rowId);
+      if (clientId) people.add(clientId);
     }
   }
   return [...people];
