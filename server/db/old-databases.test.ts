@@ -8,32 +8,14 @@ import { describe, expect, it, onTestFinished } from 'vitest';
 import type { AuditCheck } from '#contract/audit';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { SessionView } from '#contract/session';
-import { doseOf, plannedKg } from '#core/plan';
-import { correctedReps, fold, liveTimeline, mergeLogs } from '#core/session';
-import { inEnglish } from '#language/render';
 import { signInNew } from '../access/sign-in.fixture';
 import { createApp } from '../app';
 import { openDatabase } from './database';
 import { MIGRATION_NAMES } from './migration-names';
+import { type OldRecord, recordOf } from './old-record.fixture';
 
 // `old/after-NNN.sqlite.gz` is the demo practice as it was written by the release whose newest migration was NNN, and
-// `after-NNN.records.json` what that release itself folded its sessions to.
-type OldRecord = {
-  id: string;
-  exercises: { label: string; pressures: [string, number][]; loadKg: number | null }[];
-  sets: { reps: number; effort: number | null }[];
-  dose: {
-    occludedMs: number;
-    volumeKgReps: number;
-    limbs: {
-      limb: string;
-      totalOcclusionMs: number;
-      longestContinuousMs: number;
-      percentLopMin: number | null;
-    }[];
-  };
-};
-
+// `after-NNN.records.json` what that release itself folded its sessions to: `npm run old-database` makes both.
 const OLD = join(import.meta.dirname, 'old');
 
 /** Tables that have another name now (migration 030). */
@@ -93,30 +75,6 @@ async function openOld(name: string) {
       const answer = await app.request(`/api${path}`, { headers: signedIn });
       expect([path, answer.status]).toEqual([path, 200]);
       return (await answer.json()) as T;
-    },
-  };
-}
-
-function recordOf({ id, plan, events }: SessionView): OldRecord {
-  const state = fold(plan, mergeLogs(events));
-  const dose = doseOf(liveTimeline(plan, state, state.finishedAtMs ?? 0));
-  return {
-    id,
-    exercises: plan.exercises.map(({ label, limbs, load }) => ({
-      label: inEnglish(label),
-      pressures: limbs.map((target) => [target.limb, target.kind === 'measured' ? target.pressure.value : 0]),
-      loadKg: plannedKg(load),
-    })),
-    sets: state.sets.map((set) => ({ reps: correctedReps(set), effort: set.effort })),
-    dose: {
-      occludedMs: dose.occludedMs,
-      volumeKgReps: dose.volumeKgReps,
-      limbs: dose.limbs.map((one) => ({
-        limb: one.limb,
-        totalOcclusionMs: one.totalOcclusionMs,
-        longestContinuousMs: one.longestContinuousMs,
-        percentLopMin: one.relativePressureTimePercentLopMin,
-      })),
     },
   };
 }
