@@ -8,14 +8,14 @@ import {
   subjectOf,
 } from '#core/screening';
 import type { SessionEvent } from '#core/session';
+import { beginConditions } from '../record/commands/begin-conditions';
+import { holdsOfEvents, raiseHolds } from '../record/commands/raise-holds';
+import { fillSummaries } from '../record/commands/summarise-session';
+import { wornIn } from '../record/commands/take-events';
 import type { Row } from '../record/read';
 import { screeningFacts } from '../record/screening';
 import { chainOld } from './audit';
-import { beginConditions } from './conditions';
 import type { Prepare } from './dialect/connection';
-import { holdsOfEvents, raiseHolds } from './holds';
-import { fillSummaries } from './session-log';
-import { wornIn } from './take-events';
 
 const FILLED = 5;
 

@@ -17,7 +17,6 @@ import { msg } from '#core/message';
 import { libraryOf } from '#core/protocol';
 import {
   type ClientFacts,
-  holdsOfScreening,
   type LastReview,
   lastReview,
   proceduresInForce,
@@ -28,7 +27,6 @@ import {
 import {
   CONSENT_TEXTS,
   clearanceSchema,
-  conditionsOfScreening,
   consentSchema,
   dayCheckSchema,
   SCREEN_VERSION,
@@ -41,25 +39,25 @@ import { asJson } from '../as-json';
 import type { Env } from '../context';
 import type { AuditNote } from '../db/audit';
 import { findClient, readClient, readPeople, readToday } from '../db/client-facts';
-import { beginConditions, endConditions } from '../db/conditions';
-import { keepDayCheck } from '../db/day-check';
 import { withStatements } from '../db/dialect/connection';
-import { liftHolds, raiseHolds } from '../db/holds';
 import { readPracticeFacts } from '../db/read-practice';
-import { readPast } from '../db/session-log';
 import { withAudit } from '../db/with-audit';
 import { happenedAtMs } from '../happened';
 import { tellChange } from '../live/tell-change';
 import { notFound, refusedByRules, refusedField } from '../problem';
 import { clearanceRecord } from '../record/clearance';
 import { clientRecord } from '../record/client';
+import { endConditions } from '../record/commands/begin-conditions';
 import { keepClient } from '../record/commands/keep-client';
+import { keepDayCheck } from '../record/commands/keep-day-check';
 import { checkFit, keepFit, rowOfFit } from '../record/commands/keep-fit';
+import { keepScreening } from '../record/commands/keep-screening';
 import { keepStrengthTest } from '../record/commands/keep-strength-test';
+import { liftHolds } from '../record/commands/raise-holds';
+import { readPast } from '../record/commands/summarise-session';
 import { consentRecord } from '../record/consent';
 import { findKit, readKit } from '../record/kit';
 import { readRetention } from '../record/retention';
-import { screeningRecord } from '../record/screening';
 import { tightnessRecord } from '../record/tightness';
 import { changeRows, keepRow } from '../record/write';
 import { body, query } from '../validate';
@@ -121,29 +119,7 @@ export const clientRoutes = new Hono<Env>()
     const id = randomUUID();
     const { id: practitionerId, role } = c.var.practitioner;
     await withAudit(c, { action: 'screened', subject: client.id, detail: screening }, (prepare) => {
-      keepRow(prepare, screeningRecord, {
-        id,
-        clientId: client.id,
-        atMs: c.var.nowMs,
-        ...screening,
-        by: role,
-      });
-      // A new screening by a clinician answers the holds that may be lifted; what it finds itself is held again.
-      if (role === 'clinician') {
-        const answered = client.facts.holds.filter(
-          ({ ends, ...hold }) =>
-            (ends.by === 'clinician' || ends.by === 'screening') &&
-            whyNotLift({ ...hold, ends }, c.var.nowMs) === null,
-        );
-        const by = { practitionerId, atMs: c.var.nowMs, reason: msg('Screened again') };
-        liftHolds(
-          prepare,
-          answered.map((hold) => hold.id),
-          by,
-        );
-      }
-      beginConditions(prepare, client.id, conditionsOfScreening(id, screening, c.var.nowMs));
-      raiseHolds(prepare, client.id, holdsOfScreening(id, screening, client.facts.stricter, c.var.nowMs));
+      keepScreening(prepare, client, { id, ...screening }, { practitionerId, role, nowMs: c.var.nowMs });
     });
     return c.json(await tellChange(c, client.id), 201);
   })

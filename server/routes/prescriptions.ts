@@ -15,10 +15,10 @@ import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import type { NoteOnRecord } from '../db/audit';
 import { readClient } from '../db/client-facts';
-import { findingsOf, keepVersion, type VersionToKeep } from '../db/prescriptions';
 import type { Named } from '../db/read-facts';
 import { tellChange } from '../live/tell-change';
 import { notFound, Problem, refusedByRules } from '../problem';
+import { findingsOf, keepVersion, type VersionToKeep } from '../record/commands/keep-version';
 import { readKit } from '../record/kit';
 import { body } from '../validate';
 

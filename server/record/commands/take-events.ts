@@ -1,18 +1,18 @@
 import { msg } from '#core/message';
 import type { Limb } from '#core/quantity';
 import { mergeLogs, type SessionEvent } from '#core/session';
-import { checkEvents } from '../live/check-events';
-import { timeByReceipt } from '../live/time-by-receipt';
-import { notFound, Problem } from '../problem';
-import { limitOfPractice } from '../record/practice';
-import { readFrozenPlan, readHead, type SessionHead, sessionRecord } from '../record/session';
-import { appendEvent, knownOf } from '../record/session-event';
-import { changeRows } from '../record/write';
-import { type AuditNote, writeAudit } from './audit';
-import type { Prepare } from './dialect/connection';
-import { isUniqueClash } from './dialect/errors';
-import { holdsOfEvents, raiseHolds } from './holds';
-import { changesSummary, summarise } from './session-log';
+import { type AuditNote, writeAudit } from '../../db/audit';
+import type { Prepare } from '../../db/dialect/connection';
+import { isUniqueClash } from '../../db/dialect/errors';
+import { checkEvents } from '../../live/check-events';
+import { timeByReceipt } from '../../live/time-by-receipt';
+import { notFound, Problem } from '../../problem';
+import { limitOfPractice } from '../practice';
+import { readFrozenPlan, readHead, type SessionHead, sessionRecord } from '../session';
+import { appendEvent, knownOf } from '../session-event';
+import { changeRows } from '../write';
+import { holdsOfEvents, raiseHolds } from './raise-holds';
+import { changesSummary, summarise } from './summarise-session';
 
 /** What came of a batch: the session, the events that were new, and whether the person's record says something else now. */
 export type Taken = { session: SessionHead; fresh: SessionEvent[]; changed: boolean };

@@ -9,12 +9,12 @@ import {
   type SessionEvent,
   type SetPlace,
 } from '#core/session';
-import { refusedField } from '../problem';
-import { versionAt } from '../record/prescription';
-import { NOTHING_DONE, readHead, sessionRecord, wasRunning } from '../record/session';
-import { keepRow } from '../record/write';
-import { type AuditNote, writeAudit } from './audit';
-import type { Prepare } from './dialect/connection';
+import { type AuditNote, writeAudit } from '../../db/audit';
+import type { Prepare } from '../../db/dialect/connection';
+import { refusedField } from '../../problem';
+import { versionAt } from '../prescription';
+import { NOTHING_DONE, readHead, sessionRecord, wasRunning } from '../session';
+import { keepRow } from '../write';
 import { takeEvents } from './take-events';
 
 /** Who writes an entered session's events: no device ran it. */

@@ -1,8 +1,8 @@
 import { type SessionLine, talliesOf } from '#core/outcomes';
-import { addToCount, INFLATION } from '../record/inflation-count';
-import { findRow } from '../record/read';
-import { sessionRecord } from '../record/session';
-import type { Prepare } from './dialect/connection';
+import type { Prepare } from '../../db/dialect/connection';
+import { addToCount, INFLATION } from '../inflation-count';
+import { findRow } from '../read';
+import { sessionRecord } from '../session';
 
 /** Takes a session's old line out of the counts and puts its new one in: a correction moves them, and nothing counts twice. */
 export function recount(

@@ -1,11 +1,11 @@
 import type { Context } from 'hono';
 import { versionInForce, whatReviewAsks } from '#core/record';
-import type { Env } from '../context';
-import { readKit } from '../record/kit';
-import type { SessionHead } from '../record/session';
-import type { NoteOnRecord } from './audit';
-import { readClient } from './client-facts';
-import { findingsOf, keepVersion } from './prescriptions';
+import type { Env } from '../../context';
+import type { NoteOnRecord } from '../../db/audit';
+import { readClient } from '../../db/client-facts';
+import { readKit } from '../kit';
+import type { SessionHead } from '../session';
+import { findingsOf, keepVersion } from './keep-version';
 
 /**
  * Keeps the version of a plan that the answers to its review make, signed by the person who answered. One that would break a rule,

@@ -2,12 +2,12 @@ import { sessionLine } from '#core/outcomes';
 import type { PastSession, SessionFact } from '#core/record';
 import { summaryOf } from '#core/review';
 import { EVENTS, fold, type SessionEvent } from '#core/session';
-import { type Opened, readPainBefore } from '../record/day-check';
-import { readFrozenPlan, readUnsummarised, type SessionHead, sessionRecord } from '../record/session';
-import { readLog } from '../record/session-event';
-import { changeRows } from '../record/write';
-import type { Prepare } from './dialect/connection';
-import { recount } from './surveillance';
+import type { Prepare } from '../../db/dialect/connection';
+import { type Opened, readPainBefore } from '../day-check';
+import { readFrozenPlan, readUnsummarised, type SessionHead, sessionRecord } from '../session';
+import { readLog } from '../session-event';
+import { changeRows } from '../write';
+import { recount } from './recount-inflations';
 
 /** A session as its log folds now, with pain before it. */
 export function readDone(prepare: Prepare, session: Opened & { id: string }) {

@@ -4,9 +4,9 @@ import type { Limb } from '#core/quantity';
 import { holdsOfBloodPressure, holdsOfDayAfter, holdsOfSign, type NewHold } from '#core/record';
 import type { BloodPressure } from '#core/screening';
 import type { SessionEvent } from '#core/session';
-import { holdRecord } from '../record/hold';
-import { changeRows, keepRow } from '../record/write';
-import type { Prepare } from './dialect/connection';
+import type { Prepare } from '../../db/dialect/connection';
+import { holdRecord } from '../hold';
+import { changeRows, keepRow } from '../write';
 
 /** Raises holds; one that its cause has raised already stays as it is (rule SCR-5). */
 export function raiseHolds(prepare: Prepare, clientId: string, holds: readonly NewHold[]): void {

@@ -3,12 +3,12 @@ import { msg, sentences } from '#core/message';
 import { limitsInForce, reviewSession } from '#core/record';
 import { whyNotAnswer } from '#core/review';
 import type { SessionEvent } from '#core/session';
-import { Problem } from '../problem';
-import { findRow } from '../record/read';
-import { readIdBefore, type SessionHead, sessionRecord } from '../record/session';
-import { readRecord } from './client-facts';
-import type { Prepare } from './dialect/connection';
-import { readDone } from './session-log';
+import { readRecord } from '../../db/client-facts';
+import type { Prepare } from '../../db/dialect/connection';
+import { Problem } from '../../problem';
+import { findRow } from '../read';
+import { readIdBefore, type SessionHead, sessionRecord } from '../session';
+import { readDone } from './summarise-session';
 import type { Taken } from './take-events';
 
 /**

@@ -5,12 +5,12 @@ import type { Finding } from '#core/findings';
 import { type Message, msg } from '#core/message';
 import type { Plan } from '#core/plan';
 import type { PrescriptionFact } from '#core/record';
-import type { Env } from '../context';
-import { coursePlanRecord } from '../record/course-plan';
-import { prescriptionRecord } from '../record/prescription';
-import { keepRow } from '../record/write';
-import type { NoteOnRecord } from './audit';
-import { withAudit } from './with-audit';
+import type { Env } from '../../context';
+import type { NoteOnRecord } from '../../db/audit';
+import { withAudit } from '../../db/with-audit';
+import { coursePlanRecord } from '../course-plan';
+import { prescriptionRecord } from '../prescription';
+import { keepRow } from '../write';
 
 /** A version to keep, signed by the practitioner of the request. */
 export type VersionToKeep = {

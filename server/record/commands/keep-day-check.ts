@@ -1,11 +1,11 @@
 import { msg } from '#core/message';
 import { type ClientFacts, holdsInForce, holdsOfDayCheck, needsBloodPressure } from '#core/record';
 import type { DayCheck } from '#core/screening';
-import { refusedField } from '../problem';
-import { dayCheckRecord } from '../record/day-check';
-import { keepRow } from '../record/write';
-import type { Prepare } from './dialect/connection';
-import { raiseHolds } from './holds';
+import type { Prepare } from '../../db/dialect/connection';
+import { refusedField } from '../../problem';
+import { dayCheckRecord } from '../day-check';
+import { keepRow } from '../write';
+import { raiseHolds } from './raise-holds';
 
 /**
  * Keeps a check on the day, with the holds it raises from now on. To be called in a transaction.

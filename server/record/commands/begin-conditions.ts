@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { NewCondition } from '#core/screening';
-import { conditionRecord, idsCausedBy } from '../record/condition';
-import { changeRows, keepRow } from '../record/write';
-import type { Prepare } from './dialect/connection';
+import type { Prepare } from '../../db/dialect/connection';
+import { conditionRecord, idsCausedBy } from '../condition';
+import { changeRows, keepRow } from '../write';
 
 /** Begins conditions; one that its cause has begun already stays as it is (rule SCR-1). */
 export function beginConditions(
