@@ -20,7 +20,16 @@ export function PastRetention() {
         {t`Kept long enough`}
       </h2>
       {error && <FieldError>{failureWords(error)}</FieldError>}
-      {data && <p className="text-quiet">{wordsOf(data)}</p>}
+      {data && (
+        <p className="text-quiet">
+          {wordsOf(data)}{' '}
+          {data.keepYears === null && (
+            <Link className="underline underline-offset-4" to="/kit">
+              {t`Set it in Kit and practice`}
+            </Link>
+          )}
+        </p>
+      )}
       <ul className="border-t border-ink/40 empty:border-0">
         {data?.due.map(({ clientId, name, lastMs, keptUntil }) => (
           <li key={clientId} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-2">
@@ -39,7 +48,7 @@ export function PastRetention() {
 }
 
 function wordsOf({ keepYears, due }: RetentionList): string {
-  if (keepYears === null) return t`How many years records are kept is not set: see Kit and practice.`;
+  if (keepYears === null) return t`How many years records are kept is not set.`;
   return due.length === 0
     ? t`No record is older than ${keepYears} years after the last visit.`
     : t`These were last here more than ${keepYears} years ago. Nothing is erased by itself: open a record to have it forgotten.`;
