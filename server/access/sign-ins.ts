@@ -82,13 +82,9 @@ export class SignIns {
 
   /** The sign-ins of a practitioner that one more would be too many of. */
   private longestAgo(prepare: Prepare, practitionerId: string): { id: string }[] {
-    return findRows(
-      prepare,
-      signInRecord,
-      { practitionerId, endedAtMs: null },
-      ['id'],
-      'used_at_ms desc',
-    ).slice(MOST_DEVICES - 1);
+    return findRows(prepare, signInRecord, { practitionerId, endedAtMs: null }, ['id'], {
+      order: 'used_at_ms desc',
+    }).slice(MOST_DEVICES - 1);
   }
 
   /** Signs a person who was locked on this device back in, under a new token; anyone else who is signed in there is locked. */

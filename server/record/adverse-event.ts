@@ -2,6 +2,7 @@ import { p } from '@mikro-orm/core';
 import type { AdverseEvent } from '#contract/outcomes';
 import type { Prepare } from '../db/dialect/connection';
 import { atMs, clientId, defineRecord, id } from './define';
+import { findRows } from './read';
 
 export const adverseEventRecord = defineRecord({
   name: 'AdverseEvent',
@@ -27,10 +28,13 @@ export const adverseEventRecord = defineRecord({
 });
 
 export const readAdverseEvents = (prepare: Prepare, clientId: string): AdverseEvent[] =>
-  prepare(
-    `select id, session_id as "sessionId", at_ms as "atMs", what, done, outcome, notified, practitioner_id as "practitionerId",
-       written_at_ms as "writtenAtMs" from adverse_event where client_id = ? order by at_ms desc`,
-  ).all(clientId) as AdverseEvent[];
+  findRows(
+    prepare,
+    adverseEventRecord,
+    { clientId },
+    ['id', 'sessionId', 'atMs', 'what', 'done', 'outcome', 'notified', 'practitionerId', 'writtenAtMs'],
+    { order: 'at_ms desc' },
+  );
 
 /** How many adverse events are on record, and were of people who are forgotten. */
 export const countAdverseEvents = (prepare: Prepare): number =>

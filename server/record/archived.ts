@@ -1,18 +1,16 @@
 import { ARCHIVE_ROWS, type ArchiveKind } from '#contract/archive-rows';
 import { AS_WRITTEN, hasWithin } from '../db/dialect/sql';
-import { columnOf, columnsOf, snakeCase } from './columns';
+import { type Column, columnOf, columnsOf, loaded, snakeCase } from './columns';
 import type { Archived, Definition, Uses } from './define';
 import { RECORDS } from './records';
 
 type Row = Record<string, unknown>;
 
 /** Where rows of a kind are kept, and how they go into an archive. */
-export type ArchivedTable = {
+type ArchivedTable = {
   table: string;
-  /** Properties kept as JSON text. */
-  json: readonly string[];
-  /** Properties kept as 0 or 1. */
-  flags: readonly string[];
+  /** Columns by their property. */
+  columns: ReadonlyMap<string, Column>;
   /** Which rows go with one client, as a condition on `?1`; none go where there is none. */
   ofClient?: string | undefined;
   only?: string | undefined;
@@ -51,12 +49,10 @@ function usedBy(as: keyof Uses, table: string, inPlans: boolean): string {
 
 function tableOf(record: (typeof RECORDS)[number] & Definition, archive: Archived): ArchivedTable {
   const { table } = record;
-  const columns = columnsOf(record);
   const { ofClient } = archive;
   return {
     table,
-    json: columns.flatMap(({ property, as }) => (as === 'json' ? [property] : [])),
-    flags: columns.flatMap(({ property, as }) => (as === 'flag' ? [property] : [])),
+    columns: new Map(columnsOf(record).map((column) => [column.property, column])),
     ofClient:
       typeof ofClient === 'object'
         ? usedBy(ofClient.usedAs, table, ofClient.inPlans ?? false)
@@ -80,23 +76,23 @@ export const propertiesOf = (kind: ArchiveKind): string[] => Object.keys(ARCHIVE
 
 /** A row as the archive has it, of a row as the database has it. */
 export function fromDatabase(kind: ArchiveKind, stored: Row): Row {
-  const { json, flags } = ARCHIVED[kind];
+  const { columns } = ARCHIVED[kind];
   return Object.fromEntries(
     propertiesOf(kind).map((property) => {
-      const value = stored[property];
-      if (json.includes(property)) return [property, value === null ? null : JSON.parse(String(value))];
-      return [property, flags.includes(property) ? value === 1 : value];
+      const column = columns.get(property);
+      return [property, column ? loaded(column, stored[property]) : stored[property]];
     }),
   );
 }
 
 /** The columns to write of a row of an archive, with what follows from it. */
 export function toDatabase(kind: ArchiveKind, row: Row): Row {
-  const { json, flags, follows } = ARCHIVED[kind];
+  const { columns, follows } = ARCHIVED[kind];
   const written = propertiesOf(kind).map((property) => {
     const value = row[property] ?? null;
-    if (json.includes(property)) return [property, JSON.stringify(value)];
-    return [property, flags.includes(property) ? Number(value) : value];
+    const as = columns.get(property)?.as;
+    if (as === 'json') return [property, JSON.stringify(value)];
+    return [property, as === 'flag' ? Number(value) : value];
   });
   return { ...Object.fromEntries(written), ...follows?.(row) };
 }

@@ -31,12 +31,9 @@ export function readFeed(prepare: Prepare, hash: string): { feed: Feed; clientId
      join account using (practitioner_id) where secret_sha256 = ? and ended_at_ms is null`,
   ).get(hash) as Feed | undefined;
   if (!feed) return null;
-  const rows = findRows(
-    prepare,
-    blockRecord,
-    { keptBy: feed.practitionerId, superseded: 0 },
-    ['clientId'],
-    `at_ms desc limit ${MOST_BLOCKS}`,
-  );
+  const rows = findRows(prepare, blockRecord, { keptBy: feed.practitionerId, superseded: 0 }, ['clientId'], {
+    order: 'at_ms desc',
+    limit: MOST_BLOCKS,
+  });
   return { feed, clientIds: rows.map(({ clientId }) => clientId) };
 }

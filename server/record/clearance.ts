@@ -1,9 +1,10 @@
 import { p } from '@mikro-orm/core';
+import { PAGE_OF_HISTORY } from '#contract/pages';
 import type { Clearance } from '#core/screening';
 import type { Prepare } from '../db/dialect/connection';
 import { jsonAt, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, retracted } from './define';
-import { type Before, HISTORY_PAGE } from './history';
+import type { Before } from './history';
 import { factsOf, read } from './read';
 
 export const clearanceRecord = defineRecord({
@@ -44,7 +45,7 @@ export const readClearances = (prepare: Prepare, clientId: string, { beforeMs }:
   read(
     clearanceFacts,
     prepare(
-      `${clearanceFacts.select} where client_id = ? and until_ms < ? and retracted = 0 order by until_ms desc limit ${HISTORY_PAGE}`,
+      `${clearanceFacts.select} where client_id = ? and until_ms < ? and retracted = 0 order by until_ms desc limit ${PAGE_OF_HISTORY}`,
     ),
     clientId,
     beforeMs,

@@ -80,6 +80,12 @@ export function stored({ as, isNullable }: Column, value: unknown): unknown {
   return as === 'flag' ? Number(value) : value;
 }
 
+/** A value as it was before the database kept it: JSON parsed, a flag true or false. */
+export function loaded({ as }: Pick<Column, 'as'>, value: unknown): unknown {
+  if (as === 'json') return value === null ? null : JSON.parse(String(value));
+  return as === 'flag' ? value === 1 : value;
+}
+
 /** Which rows of a record: by a value, any of a list, or none where it is null. */
 export type Where<R extends AnyRecord> = {
   [P in PropertyOf<R>]?: ValueOf<R, P> | readonly ValueOf<R, P>[];

@@ -5,7 +5,7 @@ import type { ComparisonFact } from '#core/record';
 import type { Prepare } from '../db/dialect/connection';
 import { jsonAt } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id } from './define';
-import { factsOf } from './read';
+import { factsOf, findRows } from './read';
 
 export const comparisonRecord = defineRecord({
   name: 'Comparison',
@@ -33,8 +33,6 @@ export const comparisonFacts = factsOf(comparisonRecord, {
 });
 
 export const readComparisons = (prepare: Prepare, clientId: string): ComparisonOnRecord[] =>
-  (
-    prepare(
-      'select id, at_ms as "atMs", design, ended_why as "ended" from comparison where client_id = ? order by at_ms desc',
-    ).all(clientId) as (Omit<ComparisonOnRecord, 'design'> & { design: string })[]
-  ).map(({ design, ...row }) => ({ ...row, design: JSON.parse(design) }));
+  findRows(prepare, comparisonRecord, { clientId }, ['id', 'atMs', 'design', 'endedWhy'], {
+    order: 'at_ms desc',
+  }).map(({ endedWhy, ...row }) => ({ ...row, ended: endedWhy }));

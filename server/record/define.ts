@@ -1,6 +1,7 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { ArchiveKind } from '#contract/archive-rows';
 import type { RetractableKind } from '#contract/corrections';
+import { snakeCase } from './columns';
 
 type Row = Record<string, unknown>;
 
@@ -60,6 +61,13 @@ export type Definition = {
   /** As SQLite has them, after `on`. */
   indexes?: readonly string[];
 };
+
+/** What a record is ordered by. @throws RangeError for one that says no time */
+export function momentOf({ at, table }: Pick<Definition, 'at' | 'table'>): string {
+  const [first] = at ?? [];
+  if (first === undefined) throw new RangeError(`${table} does not say when it was recorded.`);
+  return snakeCase(first);
+}
 
 /** A definition with its entity. @param properties columns, as the ORM builds them */
 export const defineRecord = <Properties extends Record<string, unknown>>({

@@ -4,6 +4,7 @@ import type { Exercise, Library } from '#core/protocol';
 import { type Prepare, withStatements } from '../db/dialect/connection';
 import { AS_WRITTEN } from '../db/dialect/sql';
 import { defineRecord, id } from './define';
+import { findRows } from './read';
 
 export const exerciseRecord = defineRecord({
   name: 'Exercise',
@@ -21,10 +22,10 @@ export const exerciseRecord = defineRecord({
 export const readOwnExercises = (em: EntityManager): Promise<Library> =>
   withStatements(em, ownExercisesInUse);
 
-export function ownExercisesInUse(prepare: Prepare): Library {
-  const rows = prepare('select id, exercise from exercise where retired_at_ms is null').all() as {
-    id: string;
-    exercise: string;
-  }[];
-  return Object.fromEntries(rows.map(({ id, exercise }) => [id, JSON.parse(exercise) as Exercise]));
-}
+export const ownExercisesInUse = (prepare: Prepare): Library =>
+  Object.fromEntries(
+    findRows(prepare, exerciseRecord, { retiredAtMs: null }, ['id', 'exercise']).map(({ id, exercise }) => [
+      id,
+      exercise,
+    ]),
+  );

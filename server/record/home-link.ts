@@ -5,6 +5,7 @@ import type { Prepare } from '../db/dialect/connection';
 import { notFound } from '../problem';
 import { sha256 } from '../sha256';
 import { atMs, clientId, defineRecord, id } from './define';
+import { findRow, findRows } from './read';
 import { changeRows, keepRow } from './write';
 
 /** A link with which a client trains at home; of its secret only the hash is kept. */
@@ -31,8 +32,7 @@ export const homeLinkRecord = defineRecord({
 /** A link as it is kept: whose it is, and who stands for what comes by it. */
 export type KeptLink = HomeLink & { clientId: string; madeBy: string };
 
-const SELECT = `select id, client_id as "clientId", course_plan_id as "coursePlanId", made_by as "madeBy",
-  made_at_ms as "madeAtMs", until_ms as "untilMs", ended_at_ms as "endedAtMs", sessions from home_link`;
+const LINK = ['id', 'coursePlanId', 'madeAtMs', 'untilMs', 'endedAtMs', 'sessions'] as const;
 
 export function keepLink(
   prepare: Prepare,
@@ -44,11 +44,9 @@ export function keepLink(
 
 /** Links of a person that are good still, the newest first. */
 export const readLinks = (prepare: Prepare, clientId: string, nowMs: number): HomeLink[] =>
-  (
-    prepare(
-      `${SELECT} where client_id = ? and ended_at_ms is null and until_ms > ? order by made_at_ms desc`,
-    ).all(clientId, nowMs) as KeptLink[]
-  ).map(({ clientId: _client, madeBy: _maker, ...link }) => link);
+  findRows(prepare, homeLinkRecord, { clientId, endedAtMs: null }, LINK, { order: 'made_at_ms desc' }).filter(
+    ({ untilMs }) => untilMs > nowMs,
+  );
 
 export function endLink(prepare: Prepare, clientId: string, id: string, nowMs: number): void {
   const ended = changeRows(prepare, homeLinkRecord, { id, clientId, endedAtMs: null }, { endedAtMs: nowMs });
@@ -57,7 +55,11 @@ export function endLink(prepare: Prepare, clientId: string, id: string, nowMs: n
 
 /** The link of a secret, ended and outdated ones too. @throws Problem 404 for an unknown secret */
 export function findLink(prepare: Prepare, secret: string): KeptLink {
-  const link = prepare(`${SELECT} where secret_sha256 = ?`).get(sha256(secret)) as KeptLink | undefined;
+  const link = findRow(prepare, homeLinkRecord, { secretSha256: sha256(secret) }, [
+    ...LINK,
+    'clientId',
+    'madeBy',
+  ]);
   if (!link) throw notFound(msg('This link'));
   return link;
 }

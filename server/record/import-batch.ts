@@ -34,5 +34,5 @@ export const readImports = (prepare: Prepare): ImportBatch[] =>
     importBatchRecord,
     'all',
     ['id', 'atMs', 'practitionerId', 'words', 'rows', 'undoneAtMs'],
-    `at_ms desc, ${AS_WRITTEN} desc limit ${MOST_LISTED}`,
+    { order: `at_ms desc, ${AS_WRITTEN} desc`, limit: MOST_LISTED },
   );

@@ -1,20 +1,13 @@
 import type { Prepare } from '../db/dialect/connection';
 import { AS_WRITTEN } from '../db/dialect/sql';
 import { snakeCase } from './columns';
-import type { Definition } from './define';
+import { type Definition, momentOf } from './define';
 import { RECORDS } from './records';
 
 // Of records with `newestOf` one row counts of each, the newest; it is 0 in `superseded`, those before it 1, what was retracted 2.
 // Triggers of the database keep that as rows come in; here it is worked out where rows went or moved.
 
 type Newest = { table: string; keys: readonly string[]; at: string };
-
-/** What a record is ordered by. @throws RangeError for one that says no time */
-export function momentOf({ at, table }: Pick<Definition, 'at' | 'table'>): string {
-  const [first] = at ?? [];
-  if (first === undefined) throw new RangeError(`${table} does not say when it was recorded.`);
-  return snakeCase(first);
-}
 
 const newest = ({ newestOf = [], ...record }: Definition): Newest => ({
   table: record.table,

@@ -6,6 +6,7 @@ import { type Prepare, withStatements } from '../db/dialect/connection';
 import { AS_WRITTEN } from '../db/dialect/sql';
 import { notFound } from '../problem';
 import { defineRecord, id } from './define';
+import { findRows } from './read';
 
 export const kitRecord = defineRecord({
   name: 'Kit',
@@ -32,12 +33,9 @@ const NAMES: Record<KitList, Message> = {
 export const readKit = (em: EntityManager): Promise<Kit> => withStatements(em, kitInUse);
 
 export function kitInUse(prepare: Prepare): Kit {
-  const rows = prepare('select list, item from kit where retired_at_ms is null').all() as {
-    list: KitList;
-    item: string;
-  }[];
+  const rows = findRows(prepare, kitRecord, { retiredAtMs: null }, ['list', 'item']);
   const of = <L extends KitList>(list: L) =>
-    rows.filter((row) => row.list === list).map(({ item }) => JSON.parse(item)) as Kit[L];
+    rows.filter((row) => row.list === list).map(({ item }) => item) as Kit[L];
   return { cuffs: of('cuffs'), pumps: of('pumps'), weightKits: of('weightKits'), straps: of('straps') };
 }
 

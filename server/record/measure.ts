@@ -3,6 +3,7 @@ import type { Measure, MeasureBook } from '#core/outcomes';
 import type { Prepare } from '../db/dialect/connection';
 import { AS_WRITTEN } from '../db/dialect/sql';
 import { defineRecord, id } from './define';
+import { findRows } from './read';
 
 export const measureRecord = defineRecord({
   name: 'Measure',
@@ -18,7 +19,5 @@ export const measureRecord = defineRecord({
 /** Measures of the practice's own, and what it says otherwise of standard ones. */
 export const ownMeasures = (prepare: Prepare): MeasureBook =>
   Object.fromEntries(
-    (prepare('select id, measure from measure').all() as { id: string; measure: string }[]).map(
-      ({ id, measure }) => [id, JSON.parse(measure) as Measure],
-    ),
+    findRows(prepare, measureRecord, 'all', ['id', 'measure']).map(({ id, measure }) => [id, measure]),
   );

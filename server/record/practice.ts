@@ -5,6 +5,7 @@ import { RULES } from '#core/rules';
 import type { BloodPressure, Stricter } from '#core/screening';
 import type { Prepare } from '../db/dialect/connection';
 import { defineRecord, id } from './define';
+import { findRow } from './read';
 
 const STOP_ABOVE = RULES['RUN-8'].figures.stopAbove;
 
@@ -37,8 +38,8 @@ export const practiceRecord = defineRecord({
 
 /** Above which blood pressure work ends in this practice (rule RUN-8). */
 export function limitOfPractice(prepare: Prepare): BloodPressure {
-  const row = prepare(
-    `select stop_above_systolic_mm_hg as "systolicMmHg", stop_above_diastolic_mm_hg as "diastolicMmHg" from practice`,
-  ).get() as BloodPressure | undefined;
-  return row ?? RULES['RUN-8'].figures.stopAbove;
+  const row = findRow(prepare, practiceRecord, 'all', ['stopAboveSystolicMmHg', 'stopAboveDiastolicMmHg']);
+  return row
+    ? { systolicMmHg: row.stopAboveSystolicMmHg, diastolicMmHg: row.stopAboveDiastolicMmHg }
+    : STOP_ABOVE;
 }

@@ -4,11 +4,13 @@ import {
   type AnyRecord,
   columnOf,
   columnsOf,
+  loaded,
   matching,
   type PropertyOf,
   type ValueOf,
   type Where,
 } from './columns';
+import { type Definition, momentOf } from './define';
 
 // biome-ignore lint/suspicious/noExplicitAny: a row is what its statement selects; `Taken` types it by its record.
 export type Row = Record<string, any>;
@@ -42,7 +44,7 @@ export const NEWEST: Part = { when: 'superseded = 0' };
  * How a record is read as facts of core.
  * @param take properties to read, with JSON and flags as the values they stand for
  * @param also what else is worked out, as SQL by name
- * @param of the fact that a row says; by default the row itself
+ * @param of the fact that a row says
  */
 export function factsOf<
   R extends AnyRecord,
@@ -71,14 +73,12 @@ export function factsOf<
     ...columns.map(({ property }) => `${columnOf(property)} as "${property}"`),
     ...worked,
   ].join(', ')} from "${record.table}"`;
-  const json = columns.filter(({ as }) => as === 'json').map(({ property }) => property);
-  const flags = columns.filter(({ as }) => as === 'flag').map(({ property }) => property);
+  const otherwiseKept = columns.filter(({ as }) => as !== 'plain');
   return {
     select,
     parts,
     of: ({ client_id: _, ...row }) => {
-      for (const property of json) if (row[property] !== null) row[property] = JSON.parse(row[property]);
-      for (const property of flags) row[property] = row[property] === 1;
+      for (const column of otherwiseKept) row[column.property] = loaded(column, row[column.property]);
       return of(row as Taken<R, P, Also>);
     },
   };
@@ -88,42 +88,70 @@ export function factsOf<
 export const read = <Fact>({ of }: Facts<Fact>, statement: Statement, ...values: unknown[]): Fact[] =>
   (statement.all(...values) as Row[]).map(of);
 
+/** Which rows are meant: by their values, or all. */
+type Which<R extends AnyRecord> = Where<R> | 'all';
+
+const meant = <R extends AnyRecord>(record: R, which: Which<R>) =>
+  which === 'all' ? { sql: 'true', values: [] } : matching(record, which);
+
+/** In which order rows are read, as SQL after `order by`, and how many of them at most. */
+type Listed = { order?: string; limit?: number };
+
+function asked<R extends AnyRecord, const P extends PropertyOf<R>>(
+  record: R,
+  which: Which<R>,
+  take: readonly P[],
+  { order, limit }: Listed,
+) {
+  const { select, of } = factsOf(record, { take, parts: [], of: (row) => row });
+  const { sql, values } = meant(record, which);
+  const listed = `${order ? ` order by ${order}` : ''}${limit ? ` limit ${limit}` : ''}`;
+  return { statement: `${select} where ${sql}${listed}`, values, of };
+}
+
 /**
  * Rows of a record that have these values. @param take properties to read
- * @param order SQL after `order by` @example findRows(prepare, kitRecord, { list: 'cuffs' }, ['id', 'item'])
+ * @example findRows(prepare, kitRecord, { list: 'cuffs' }, ['id', 'item'])
  */
 export function findRows<R extends AnyRecord, const P extends PropertyOf<R>>(
   prepare: Prepare,
   record: R,
-  where: Where<R> | 'all',
+  which: Which<R>,
   take: readonly P[],
-  order?: string,
+  listed: Listed = {},
 ): Taken<R, P, never>[] {
-  const facts = factsOf(record, { take, parts: [], of: (row) => row });
-  const { sql, values } = where === 'all' ? { sql: 'true', values: [] } : matching(record, where);
-  return read(facts, prepare(`${facts.select} where ${sql}${order ? ` order by ${order}` : ''}`), ...values);
+  const { statement, values, of } = asked(record, which, take, listed);
+  return (prepare(statement).all(...values) as Row[]).map(of);
 }
 
 /** The row of a record that has these values, or the first of them; undefined where there is none. */
-export const findRow = <R extends AnyRecord, const P extends PropertyOf<R>>(
-  ...asked: Parameters<typeof findRows<R, P>>
-): Taken<R, P, never> | undefined => findRows(...asked)[0];
+export function findRow<R extends AnyRecord, const P extends PropertyOf<R>>(
+  prepare: Prepare,
+  record: R,
+  which: Which<R>,
+  take: readonly P[],
+  listed: Pick<Listed, 'order'> = {},
+): Taken<R, P, never> | undefined {
+  const { statement, values, of } = asked(record, which, take, { ...listed, limit: 1 });
+  const row = prepare(statement).get(...values) as Row | undefined;
+  return row && of(row);
+}
 
-/** Whether a record has a row with these values. */
-export function hasRow<R extends AnyRecord>(prepare: Prepare, record: R, where: Where<R>): boolean {
-  const { sql, values } = matching(record, where);
+/** Whether a record has a row with these values, or any. */
+export function hasRow<R extends AnyRecord>(prepare: Prepare, record: R, which: Which<R>): boolean {
+  const { sql, values } = meant(record, which);
   return prepare(`select 1 from "${record.table}" where ${sql} limit 1`).get(...values) !== undefined;
 }
 
 /** How many rows of a client a record has within a time: it goes by what the record is ordered by. */
 export const countWithin = (
   prepare: Prepare,
-  { table, at = ['atMs'] }: AnyRecord & { at?: readonly string[] },
+  record: Pick<Definition, 'table' | 'at'>,
   clientId: string,
   { fromMs, untilMs }: { fromMs: number; untilMs: number },
 ): number =>
   (
     prepare(
-      `select count(*) as n from "${table}" where client_id = ? and ${columnOf(String(at[0]))} between ? and ?`,
+      `select count(*) as n from "${record.table}" where client_id = ? and ${momentOf(record)} between ? and ?`,
     ).get(clientId, fromMs, untilMs) as { n: number }
   ).n;

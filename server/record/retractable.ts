@@ -1,6 +1,6 @@
 import type { RetractableKind } from '#contract/corrections';
 import type { Definition } from './define';
-import { momentOf } from './in-force';
+import { momentOf } from './define';
 import { RECORDS } from './records';
 
 /** The table of entries of a kind, the column of their moment, and their content as SQL. */

@@ -1,4 +1,5 @@
 import { p } from '@mikro-orm/core';
+import { PAGE_OF_HISTORY } from '#contract/pages';
 import type { Role } from '#core/access';
 import { MS_PER_DAY } from '#core/quantity';
 import { RULES } from '#core/rules';
@@ -6,7 +7,7 @@ import type { BloodPressure, ItemId, ItemPlace, Procedure, Screening } from '#co
 import type { Prepare } from '../db/dialect/connection';
 import { asJson, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
-import { type Before, HISTORY_PAGE } from './history';
+import type { Before } from './history';
 import { AS_RECEIVED, factsOf, NEWEST, read } from './read';
 
 export const screeningRecord = defineRecord({
@@ -66,7 +67,7 @@ export const readScreenings = (prepare: Prepare, clientId: string, { beforeMs }:
   read(
     screeningFacts,
     prepare(
-      `${screeningFacts.select} where client_id = ? and at_ms < ? and superseded <> 2 order by at_ms desc limit ${HISTORY_PAGE}`,
+      `${screeningFacts.select} where client_id = ? and at_ms < ? and superseded <> 2 order by at_ms desc limit ${PAGE_OF_HISTORY}`,
     ),
     clientId,
     beforeMs,

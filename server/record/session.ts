@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { PastSession } from '#contract/history';
+import { PAGE_OF_HISTORY } from '#contract/pages';
 import type { SessionLine } from '#core/outcomes';
 import { type Plan, readPlan } from '#core/plan';
 import { SESSIONS_COUNT_MS, type SessionFact } from '#core/record';
@@ -7,7 +8,7 @@ import type { SessionSummary } from '#core/review';
 import type { Prepare } from '../db/dialect/connection';
 import { AS_WRITTEN, jsonAt, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
-import { type Before, HISTORY_PAGE } from './history';
+import type { Before } from './history';
 import { AS_RECEIVED, factsOf, NEWEST } from './read';
 
 /** A session in which nothing has happened yet. */
@@ -97,7 +98,7 @@ export const readSessions = (prepare: Prepare, clientId: string, { beforeMs }: B
   prepare(
     `select id, opened_at_ms as "startedAtMs" from session
      where client_id = ? and opened_at_ms < ? and finished_at_ms is not null and superseded <> 2
-     order by opened_at_ms desc limit ${HISTORY_PAGE}`,
+     order by opened_at_ms desc limit ${PAGE_OF_HISTORY}`,
   ).all(clientId, beforeMs) as PastSession[];
 
 export const countFinished = (prepare: Prepare, clientId: string): number =>
@@ -133,7 +134,7 @@ export type SessionHead = {
   isRetracted: number;
 };
 
-export const HEAD = `id, client_id as "clientId", prescription_id as "prescriptionId", opened_at_ms as "openedAtMs",
+const HEAD = `id, client_id as "clientId", prescription_id as "prescriptionId", opened_at_ms as "openedAtMs",
   finished_at_ms as "finishedAtMs", superseded = 2 as "isRetracted"`;
 
 export const readHead = (prepare: Prepare, id: string): SessionHead | undefined =>

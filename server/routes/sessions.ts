@@ -146,10 +146,11 @@ const sessionAnswer = async (c: Context<Env>, id: string, status: 200 | 201) => 
 function viewText(prepare: Prepare, session: SessionHead): string {
   const { id, clientId, prescriptionId, openedAtMs } = session;
   const client = findRow(prepare, clientRecord, { id: clientId }, ['name']);
+  if (!client) throw notFound(msg('This person'));
   const head: Omit<SessionView, 'events'> = {
     id,
     clientId,
-    clientName: client?.name ?? '',
+    clientName: client.name,
     prescriptionId,
     openedAtMs,
     idBefore: readIdBefore(prepare, session),

@@ -26,7 +26,7 @@ import { Problem } from '../problem';
 import { kitRecord } from '../record/kit';
 import { practiceRecord } from '../record/practice';
 import { practitionerRecord } from '../record/practitioner';
-import { findRow, findRows } from '../record/read';
+import { findRow, findRows, hasRow } from '../record/read';
 import type { SignedIn } from '../record/sign-in';
 import { keepRow } from '../record/write';
 import { body } from '../validate';
@@ -126,13 +126,9 @@ function refuseUnknownWord(word: string, firstWord: string): void {
 function firstLook(prepare: Prepare): FirstLook {
   if (anyAccount(prepare)) throw startedAlready();
   const practice = findRow(prepare, practiceRecord, 'all', ['name']);
-  const practitioners = findRows(
-    prepare,
-    practitionerRecord,
-    { elsewhere: false },
-    ['id', 'name', 'role'],
-    'list_order, id',
-  );
+  const practitioners = findRows(prepare, practitionerRecord, { elsewhere: false }, ['id', 'name', 'role'], {
+    order: 'list_order, id',
+  });
   return { practiceName: practice?.name ?? null, practitioners };
 }
 
@@ -144,7 +140,7 @@ function keepPractice(
   prepare: Prepare,
   { practiceName, massUnit, lengthUnit, schoolId, kitIds, kitNames }: FirstStart,
 ): void {
-  if (findRow(prepare, practiceRecord, 'all', ['id'])) return;
+  if (hasRow(prepare, practiceRecord, 'all')) return;
   keepRow(prepare, practiceRecord, {
     id: 'practice',
     name: practiceName,

@@ -14,7 +14,7 @@ import { clientOf, insertArchived, replaceArchived, rowIdOf, standing } from '..
 import { clientRecord, readNamed } from '../../record/client';
 import { raiseHolds } from '../../record/commands/raise-holds';
 import { summarise } from '../../record/commands/summarise-session';
-import { findRow } from '../../record/read';
+import { findRow, hasRow } from '../../record/read';
 import { readHead, sessionRecord } from '../../record/session';
 import { sessionEventRecord } from '../../record/session-event';
 import { putTimesRight } from '../../record/times';
@@ -54,7 +54,7 @@ export function takeIn(
 ): ArchivePreview & { id: string } {
   const id = randomUUID();
   // One person brings neither the settings nor the practitioners of where they were.
-  const isEmpty = findRow(prepare, clientRecord, 'all', ['id'], 'id limit 1') === undefined;
+  const isEmpty = !hasRow(prepare, clientRecord, 'all');
   let takesSettings = false;
   const counts = new Map<ArchiveKind, { added: number; same: number; otherwise: number }>();
   const people = new Map<string, ArchivePreview['people'][number]>();
@@ -268,13 +268,9 @@ function wordsOf(row: Row): string {
 
 /** A session whose log has grown: whether it is over, and what later ones ask of it. */
 function growSession(prepare: Prepare, sessionId: string): void {
-  const finished = findRow(
-    prepare,
-    sessionEventRecord,
-    { sessionId, type: 'session-finished' },
-    ['atMs'],
-    'at_ms',
-  );
+  const finished = findRow(prepare, sessionEventRecord, { sessionId, type: 'session-finished' }, ['atMs'], {
+    order: 'at_ms',
+  });
   changeRows(prepare, sessionRecord, { id: sessionId }, { finishedAtMs: finished?.atMs ?? null });
   const head = readHead(prepare, sessionId);
   if (head) summarise(prepare, head);

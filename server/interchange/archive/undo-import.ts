@@ -29,7 +29,9 @@ export function takeBack(prepare: Prepare, id: string, by: { practitionerId: str
   const { clientIds } = list;
   refuseWorkedWith(prepare, clientIds, list.auditId);
   changeRows(prepare, importBatchRecord, { id }, { undoneAtMs: by.nowMs });
-  const rows = findRows(prepare, importRowRecord, { importId: id }, ['kind', 'rowId'], 'place desc');
+  const rows = findRows(prepare, importRowRecord, { importId: id }, ['kind', 'rowId'], {
+    order: 'place desc',
+  });
   // What followed from it goes first: it names the people that came.
   deleteRowsCausedBy(prepare, holdRecord, `import ${id} `);
   for (const { kind, rowId } of rows)

@@ -200,7 +200,7 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
       { id, coursePlanId, entered: { startedAtMs, sets, jointPain, signs: [] }, setsShare: 1 },
       { nowMs, aheadMs, practitionerId },
     );
-    const events = findRows(prepare, sessionEventRecord, { sessionId: id }, ['id'], 'seq');
+    const events = findRows(prepare, sessionEventRecord, { sessionId: id }, ['id'], { order: 'seq' });
     return [
       { kind: 'session', rowId: id },
       ...events.map((event) => ({ kind: 'event' as const, rowId: event.id })),
@@ -245,7 +245,9 @@ function cuffIn({ cuffs }: KeepingRows, cuffId: string): Cuff {
 
 /** The girth under a cuff, as it was last fitted. @throws RefusedCell where it was not */
 function girthOf(prepare: Prepare, clientId: string, limb: Limb, cuffId: string): number {
-  const fit = findRow(prepare, fitRecord, { clientId, limb, kitId: cuffId }, ['girthCm'], 'at_ms desc');
+  const fit = findRow(prepare, fitRecord, { clientId, limb, kitId: cuffId }, ['girthCm'], {
+    order: 'at_ms desc',
+  });
   if (fit) return fit.girthCm;
   throw new RefusedCell(
     'limb',

@@ -4,7 +4,9 @@ import { messageOf, msg } from '#core/message';
 import { TABLES, type TableKind } from '#core/table';
 import type { Prepare } from '../../db/dialect/connection';
 import { Problem } from '../../problem';
+import { ARCHIVED } from '../../record/archived';
 import { clientOf } from '../../record/archived-rows';
+import { TABLES_OF_A_CLIENT } from '../../record/of-client';
 import { isStorable } from '../../storable';
 import { type AddedRow, addToImport, beginImport, endImport } from '../imports';
 import { KEEP, type KeepingRows, RefusedCell } from './import-row';
@@ -123,20 +125,12 @@ function jsonOf(line: string): unknown {
 function peopleIn(prepare: Prepare, added: readonly AddedRow[]): string[] {
   const people = new Set<string>();
   for (const { kind, rowId } of added) {
-    const table = OWNED_IN[kind];
+    const { table } = ARCHIVED[kind];
     if (kind === 'client') people.add(rowId);
-    else if (table) {
+    else if (TABLES_OF_A_CLIENT.includes(table)) {
       const clientId = clientOf(prepare, table, rowId);
       if (clientId) people.add(clientId);
     }
   }
   return [...people];
 }
-
-const OWNED_IN: Partial<Record<AddedRow['kind'], string>> = {
-  fit: 'girth',
-  'occlusion-pressure': 'lop',
-  'strength-test': 'strength_test',
-  outcome: 'outcome',
-  session: 'session',
-};
