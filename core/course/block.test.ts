@@ -260,7 +260,7 @@ describe('properties of every block', () => {
               }));
               const moved = worked.filter(({ mode }) => mode !== 'passive');
               const kinds = [...new Set(moved.flatMap(({ limbs }) => limbs.map(limbKind)))];
-              return [{ atMs: atDay * MS_PER_DAY, kinds, worked, tolerated: true }];
+              return [{ atMs: atDay * MS_PER_DAY, day: atDay, kinds, worked, tolerated: true }];
             });
         for (const { day, coursePlanId } of sessions) {
           const plan = PLANS.find(({ id }) => id === coursePlanId)?.plan;

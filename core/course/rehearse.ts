@@ -96,14 +96,14 @@ export function rehearse({ sessions, plans, basis, seen, runs, seed }: Rehearsal
       const changes = reviewEach(
         { plan, state, painBefore: null, before: last.get(coursePlanId) ?? null },
         { done, limits: basis.limits, kits: basis.weightKits, heavyWork: [] },
-        nowMs,
+        day,
       ).map((advice) => advice?.change ?? {});
       const { worked, tolerated } = summaryOf(plan, state, null);
-      done.push({ atMs: nowMs, kinds: kindsMoved(worked), worked, tolerated });
+      done.push({ atMs: nowMs, day, kinds: kindsMoved(worked), worked, tolerated });
       last.set(coursePlanId, { plan, state });
       if (changes.every((change) => Object.keys(change).length === 0)) continue;
       const key = `${ready.id} ${JSON.stringify(changes)} ${day}`;
-      const next = nexts.get(key) ?? composeNext(plan, changes, { ...basis, done, nowMs });
+      const next = nexts.get(key) ?? composeNext(plan, changes, { ...basis, done, nowMs, today: day });
       nexts.set(key, next);
       now.set(coursePlanId, next);
     }

@@ -79,6 +79,7 @@ const WISH = testWish({ goal: 'aerobic', limbs: ['left-thigh', 'right-thigh'], t
 const soDone = (...days: number[]): SessionDone[] =>
   days.map((day) => ({
     atMs: day * MS_PER_DAY,
+    day,
     kinds: ['leg'],
     tolerated: true,
     worked: [{ exerciseId: 'walking', limbs: ['left-thigh'], mode: 'aerobic', arbitrary: true }],

@@ -9,12 +9,13 @@ import type { RampSession } from '../pressure/ramp';
 import type { Exercise, LadderRung } from '../protocol/exercise';
 import type { Library } from '../protocol/exercises';
 import type { WorkMode } from '../protocol/work-mode';
+import type { Day } from '../quantity/days';
 import type { Limb, LimbKind } from '../quantity/limb';
 import type { BloodPressure } from '../screening/blood-pressure';
 import type { Limits } from '../screening/clearance';
 import type { StrengthFact } from '../strength/fact';
 import type { ServingTest } from '../strength/in-force';
-import type { ArbitraryChoice, ExerciseChoice, MeasuredChoice } from './choices';
+import type { ArbitraryChoice, ExerciseChoice, FeltChoice, MeasuredChoice } from './choices';
 
 /** A session that was really done, as later ones are checked against it. */
 export type SessionDone = RampSession & {
@@ -30,6 +31,8 @@ export type SessionDone = RampSession & {
 /** What is on record for a person and what the practice owns: all that choices are applied to. */
 export type Basis = {
   nowMs: number;
+  /** The day it is on the practice's calendar, by which ramps are counted. */
+  today: Day;
   occlusions: readonly OcclusionFact[];
   /** Girths and what is worn there; the newest of a limb counts. */
   fits: readonly FitFact[];
@@ -72,7 +75,7 @@ export type Resolved = {
   /** Limbs under a cuff without a measured LOP. */
   unmeasured: { choice: ArbitraryChoice; cuff: Cuff }[];
   /** Limbs under a strap instead. */
-  straps: TightnessFact[];
+  straps: { choice: FeltChoice; felt: TightnessFact }[];
   test: ServingTest | null;
   kit: WeightKit | null;
   load: TargetLoad;

@@ -22,7 +22,7 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
     ...checkClearance(one, basis),
     ...one.limbs.flatMap((limb) => checkLimb(one, limb, schoolId, passive, basis)),
     ...one.unmeasured.flatMap((limb) => checkUnmeasured(one, limb, basis)),
-    ...one.straps.flatMap(({ limb }) => checkLimbOfExercise(limb, one)),
+    ...one.straps.flatMap(({ choice }) => checkLimbOfExercise(choice.limb, one)),
     ...checkStraps(one, basis.limits),
     ...checkWater(one),
     ...checkSides(one),

@@ -30,7 +30,7 @@ export function checkLimb(
   basis: Basis,
 ): Finding[] {
   const { limb, percentLop } = choice;
-  const ramp = rampLevel(basis.done, limbKind(limb), schoolId, basis.nowMs);
+  const ramp = rampLevel(basis.done, limbKind(limb), schoolId, basis.today);
   return [
     ...checkOwnLimb(limb, occlusion.limb),
     ...checkLimbOfExercise(limb, one),
@@ -97,7 +97,7 @@ export function checkUnmeasured(
 export function withoutLop(
   limb: Limb,
   { id, widthCm }: Pick<Cuff, 'id' | 'widthCm'>,
-  { done, arbitraryUpToMmHg, nowMs, fits, occlusions, resting }: Basis,
+  { done, arbitraryUpToMmHg, today, fits, occlusions, resting }: Basis,
 ): { leastLopMmHg: number; levelMmHg: number } | null {
   const worn = fitInForce(fits, limb);
   if (worn?.kind !== 'cuff' || worn.cuffId !== id) return null;
@@ -108,17 +108,17 @@ export function withoutLop(
       .filter((fact) => fact.limb === limb && fact.widthCm === widthCm)
       .map(({ pressure }) => pressure.value),
   );
-  const soDone = done.flatMap(({ atMs, tolerated, worked }) => {
+  const soDone = done.flatMap(({ atMs, day, tolerated, worked }) => {
     const so = worked.filter(
       ({ arbitrary, limbs }) => arbitrary && limbs.some((other) => limbKind(other) === limbKind(limb)),
     );
     const setMmHg = so.flatMap(({ arbitraryMmHg }) => arbitraryMmHg ?? []);
     const pressureMmHg = setMmHg.length > 0 ? Math.max(...setMmHg) : null;
-    return so.length > 0 ? [{ atMs, tolerated, pressureMmHg }] : [];
+    return so.length > 0 ? [{ atMs, day, tolerated, pressureMmHg }] : [];
   });
   return {
     leastLopMmHg,
-    levelMmHg: arbitraryLevelMmHg(soDone, arbitraryUpToMmHg ?? 0, leastLopMmHg, nowMs),
+    levelMmHg: arbitraryLevelMmHg(soDone, arbitraryUpToMmHg ?? 0, leastLopMmHg, today),
   };
 }
 

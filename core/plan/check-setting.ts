@@ -60,7 +60,7 @@ export function checkStraps({ choice, straps }: Resolved, limits: Limits): Findi
       remedy: msg('Start low, and check colour and tingling after every set; a measured cuff is better.'),
     },
   ];
-  for (const { maxPercentLop, capFrom } of straps.map(({ limb }) => limits[limb])) {
+  for (const { maxPercentLop, capFrom } of straps.map(({ choice }) => limits[choice.limb])) {
     if (maxPercentLop === null) continue;
     findings.push({
       rule: 'SCR-2',

@@ -5,11 +5,12 @@ import type { PlannedLoad } from './planned-load';
 import { type LimbTarget, primingCycles } from './target';
 
 /** The choices a plan was made from, so that it can be composed again from what is on record now (rule START-1). */
-export const choicesOf = ({ goal, schoolId, exercises, sitting }: Plan): SessionChoice => ({
+export const choicesOf = ({ goal, schoolId, exercises, sitting, deload }: Plan): SessionChoice => ({
   goal,
   schoolId,
   exercises: exercises.map(exerciseChoiceOf),
   ...(sitting ? { sitting } : {}),
+  ...(deload ? { deload } : {}),
 });
 
 function limbChoiceOf(target: LimbTarget): LimbChoice {
@@ -20,7 +21,12 @@ function limbChoiceOf(target: LimbTarget): LimbChoice {
     case 'arbitrary':
       return { kind: 'arbitrary', limb, cuffId: target.cuffId, pressureMmHg: target.pressure.value };
     case 'by-feel':
-      return { kind: 'by-feel', limb, strapId: target.strapId };
+      return {
+        kind: 'by-feel',
+        limb,
+        strapId: target.strapId,
+        ...(target.isMarkChosen ? { mark: target.mark } : {}),
+      };
   }
 }
 
@@ -57,5 +63,6 @@ export function exerciseChoiceOf(exercise: PlannedExercise): ExerciseChoice {
     ...(exercise.intensity ? { intensity: exercise.intensity } : {}),
     ...(exercise.priming ? { priming: exercise.priming } : {}),
     ...(exercise.alternates ? { alternates: true as const } : {}),
+    ...(exercise.movements ? { movements: exercise.movements } : {}),
   };
 }

@@ -10,6 +10,7 @@ import { setWorkSchema } from '../protocol/set-work';
 import { tempoIdSchema } from '../protocol/tempo';
 import { type Limb, limbSchema, positionSchema } from '../quantity/limb';
 import { goalIdSchema } from './goals';
+import { deloadSchema, movementsSchema } from './movement';
 
 const restMs = z
   .number(msg('Enter the rest in seconds.'))
@@ -65,11 +66,14 @@ export const limbChoiceSchema = z.discriminatedUnion('kind', [
     kind: z.literal('by-feel'),
     limb: limbSchema,
     strapId: z.string().min(1, msg('Choose the strap.')),
+    /** The mark it is tightened to; not there where it goes by what last felt right. */
+    mark: z.number(msg('Enter the mark.')).min(0).max(100).optional(),
   }),
 ]);
 export type LimbChoice = z.infer<typeof limbChoiceSchema>;
 export type MeasuredChoice = Extract<LimbChoice, { kind: 'measured' }>;
 export type ArbitraryChoice = Extract<LimbChoice, { kind: 'arbitrary' }>;
+export type FeltChoice = Extract<LimbChoice, { kind: 'by-feel' }>;
 
 /** A load as a share of a tested 1RM made from kit, or a resistance without kilograms (rules LOAD-3, LOAD-4). */
 export const loadChoiceSchema = z.discriminatedUnion('kind', [
@@ -107,6 +111,8 @@ export const exerciseChoiceSchema = z.object({
   intensity: intensitySchema.optional(),
   /** Alternates, set by set, with the exercise before it; not there where it waits until that is through. */
   alternates: z.literal(true).optional(),
+  /** How its figures move from session to session; not there where they are steady (rule CRS-1). */
+  movements: movementsSchema.optional(),
 });
 export type ExerciseChoice = z.infer<typeof exerciseChoiceSchema>;
 
@@ -120,6 +126,8 @@ export const sessionChoiceSchema = z.object({
     .max(8, msg('At most 8 exercises.')),
   /** What belongs to the sitting before and after the cuff; not there where that is nothing. */
   sitting: sittingSchema.optional(),
+  /** Weeks with fewer sets; not there where there are none (rule CRS-5). */
+  deload: deloadSchema.optional(),
 });
 export type SessionChoice = z.infer<typeof sessionChoiceSchema>;
 

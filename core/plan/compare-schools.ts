@@ -41,7 +41,7 @@ export function underSchool(session: SessionChoice, schoolId: SchoolId, basis: B
 function exerciseUnderSchool(
   choice: ExerciseChoice,
   schoolId: SchoolId,
-  { limits, done, nowMs }: Basis,
+  { limits, done, today }: Basis,
 ): ExerciseChoice {
   const protocolId = SCHOOLS[schoolId].usualProtocol;
   const { tempos, restMs } = PROTOCOLS[protocolId];
@@ -54,7 +54,7 @@ function exerciseUnderSchool(
       limb.kind === 'measured'
         ? {
             ...limb,
-            percentLop: proposedPercent(limb.limb, schoolId, done, nowMs, limits[limb.limb].maxPercentLop)
+            percentLop: proposedPercent(limb.limb, schoolId, done, today, limits[limb.limb].maxPercentLop)
               .value,
           }
         : limb,

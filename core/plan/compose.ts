@@ -1,5 +1,4 @@
 import type { Cuff } from '../cuff/cuff';
-import type { TightnessFact } from '../cuff/fact';
 import { countedAs } from '../cuff/mark-words';
 import type { Finding } from '../findings/finding';
 import { type TargetLoad, targetLoad, withoutKilograms } from '../load/target-load';
@@ -58,6 +57,7 @@ export function composeSession(session: SessionChoice, basis: Basis): Composed {
     schoolId: session.schoolId,
     exercises: resolved.map(plannedExercise),
     ...(session.sitting ? { sitting: session.sitting } : {}),
+    ...(session.deload ? { deload: session.deload } : {}),
   };
   const findings = [
     ...resolved.flatMap((one, exerciseIndex) =>
@@ -83,7 +83,7 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
     if (worn.kind !== 'by-feel') return [];
     const { limb, strapId } = worn;
     const felt = newest(basis.tightness.filter((fact) => fact.limb === limb && fact.strapId === strapId));
-    if (felt) return [felt];
+    if (felt) return [{ choice: worn, felt }];
     throw new UnknownChoice(
       at(`limbs.${index}.strapId`),
       msg('This strap was not tightened on this limb yet.'),
@@ -176,7 +176,7 @@ function plannedExercise({
     limbs: [
       ...limbs.map((limb) => limbTarget(limb, choice)),
       ...unmeasured.map((limb) => arbitraryTarget(limb, choice)),
-      ...straps.map((felt) => strapTarget(felt, choice)),
+      ...straps.map((strap) => strapTarget(strap, choice)),
     ],
     load: plannedLoad(choice, test, load),
     protocolId: choice.protocolId,
@@ -194,6 +194,7 @@ function plannedExercise({
     tempoId: choice.tempoId,
     tempo: TEMPOS[choice.tempoId],
     ...(choice.alternates ? { alternates: true as const } : {}),
+    ...(choice.movements && choice.movements.length > 0 ? { movements: choice.movements } : {}),
   };
 }
 
@@ -266,16 +267,23 @@ function arbitraryTarget(
   };
 }
 
-const strapTarget = (
-  { limb, strapId, strapLabel, mark, felt, ...at }: TightnessFact,
+function strapTarget(
+  {
+    choice,
+    felt: { limb, strapId, strapLabel, mark: felt, felt: tightness, ...at },
+  }: Resolved['straps'][number],
   { primed }: Pick<ExerciseChoice, 'primed'>,
-): FeltTarget => ({
-  kind: 'by-feel',
-  limb,
-  strapId,
-  strapLabel,
-  mark,
-  felt,
-  ...countedAs({ mark, ...at }),
-  ...(primed ? { primingMarks: primingMarks(mark) } : {}),
-});
+): FeltTarget {
+  const mark = choice.mark ?? felt;
+  return {
+    kind: 'by-feel',
+    limb,
+    strapId,
+    strapLabel,
+    mark,
+    felt: tightness,
+    ...countedAs({ mark, ...at }),
+    ...(choice.mark === undefined ? {} : { isMarkChosen: true as const }),
+    ...(primed ? { primingMarks: primingMarks(mark) } : {}),
+  };
+}

@@ -155,6 +155,7 @@ describe('the share of LOP a draft gives (PRS-2 to PRS-4)', () => {
 const worked = (days: number, changes: object = {}): SessionDone =>
   ({
     atMs: days * MS_PER_DAY,
+    day: days,
     kinds: ['leg'],
     tolerated: true,
     worked: [{ mode: 'passive', limbs: ['left-thigh'], ...changes }],

@@ -92,7 +92,7 @@ export function draftLimb(
   const cap = basis.limits[limb].maxPercentLop;
   const lopMmHg = occlusion.pressure.value;
   const wanted = Math.min(
-    ofProtocol?.usual ?? carried ?? proposedPercent(limb, schoolId, basis.done, basis.nowMs).value,
+    ofProtocol?.usual ?? carried ?? proposedPercent(limb, schoolId, basis.done, basis.today).value,
     cap ?? Number.POSITIVE_INFINITY,
   );
   const bounds =
@@ -103,9 +103,9 @@ export function draftLimb(
 }
 
 /** What bounds a limb that moves: the ramp while it runs, and the school's top (rules PRS-3, PRS-4). */
-function movingBounds(limb: Limb, schoolId: SchoolId, { done, nowMs }: Basis): number[] {
+function movingBounds(limb: Limb, schoolId: SchoolId, { done, today }: Basis): number[] {
   const kind = limbKind(limb);
-  const ramp = rampLevel(done, kind, schoolId, nowMs);
+  const ramp = rampLevel(done, kind, schoolId, today);
   return [SCHOOLS[schoolId].percentLop[kind].top, ...(ramp.running ? [ramp.percentLop] : [])];
 }
 

@@ -97,7 +97,7 @@ describe('the first draft of a session', () => {
     const onDay = (days: number) => {
       const operated = testBasis({
         procedures: [{ limb: 'left-thigh', atMs: -20 * DAY }],
-        done: [{ atMs: -days * DAY, kinds: [], tolerated: true, worked: [passive] }],
+        done: [{ atMs: -days * DAY, day: -days, kinds: [], tolerated: true, worked: [passive] }],
       });
       const { session } = draftSession(wish({ goal: 'passive' }), operated);
       return session ? measuredTarget(composeSession(session, operated).plan).pressure.value : null;

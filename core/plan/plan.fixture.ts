@@ -79,6 +79,7 @@ export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   occlusions: [testOcclusion(), testOcclusion({ id: 'lop-right', limb: 'right-thigh' })],
   strengthTests: [testStrength()],
   nowMs: 0,
+  today: Math.floor((changes.nowMs ?? 0) / MS_PER_DAY),
   arbitraryUpToMmHg: null,
   fits: [],
   tightness: [],
@@ -172,6 +173,7 @@ export const withTruePercent = (plan: Plan, truePercent: number): Plan => ({
 export const trainedWeeks = (weeks: number): SessionDone[] =>
   Array.from({ length: weeks }, (_, week) => ({
     atMs: -(week + 1) * 7 * MS_PER_DAY,
+    day: -(week + 1) * 7,
     kinds: ['arm', 'leg'],
     tolerated: true,
     worked: [],

@@ -10,12 +10,14 @@ import type { WorkMode } from '../protocol/work-mode';
 import { limbsWords, type Position } from '../quantity/limb';
 import type { GoalId } from './goals';
 import type { Lighter } from './lighter-schema';
+import type { Move } from './move';
+import type { Deload, Movement } from './movement';
 import type { PlannedLoad } from './planned-load';
 import type { PlannedSet } from './planned-set';
 import type { LimbTarget } from './target';
 
 /** The shape plans are made in now; older ones are read by `versions/read-plan`. */
-export const PLAN_VERSION = 3;
+export const PLAN_VERSION = 4;
 
 /** One exercise as it will be run. Everything needed to run it is copied in, so the plan never changes. */
 export type PlannedExercise = {
@@ -39,6 +41,17 @@ export type PlannedExercise = {
   tempo: Tempo;
   /** Alternates, set by set, with the exercise before it (`setOrder`). */
   alternates?: true | undefined;
+  /** How its figures move, and up to where; not there where they are steady (rule CRS-1). */
+  movements?: Movement[] | undefined;
+};
+
+/** What the course made of a day: what moved from where and why, and the share of the sets in a deload week (rule CRS-3). */
+export type CourseOfDay = {
+  moves: Move[];
+  /** Rises were kept back that day. */
+  keptBack?: true | undefined;
+  /** In a deload week: the share of the sets, in %. */
+  deloadPercent?: number | undefined;
 };
 
 /** A signed session, frozen: the figures with the derivations they were signed with. */
@@ -51,6 +64,10 @@ export type Plan = {
   sitting?: PlannedAdjunct[] | undefined;
   /** Of a session: what was made lighter that day (rule SCR-3); the signed plan has none. */
   today?: Lighter | undefined;
+  /** Weeks with fewer sets (rule CRS-5). */
+  deload?: Deload | undefined;
+  /** Of a session: what the course made of that day; not there where nothing moved. */
+  course?: CourseOfDay | undefined;
 };
 
 /** What an exercise of a plan is called, with its limbs where another has the same name. */

@@ -44,6 +44,8 @@ export type FeltTarget = {
   strapId: string;
   strapLabel: string;
   felt: number;
+  /** Its mark was chosen, and does not go by what last felt right. */
+  isMarkChosen?: true | undefined;
   /** Where it is tightened to in the cycles before the first set, loosest first; not there when not primed (rule PRS-6). */
   primingMarks?: number[] | undefined;
 } & AtMark;

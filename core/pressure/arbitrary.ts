@@ -2,6 +2,7 @@ import type { Derived } from '../derivation/derived';
 import type { Finding } from '../findings/finding';
 import { type Message, msg } from '../message/message';
 import type { WorkMode } from '../protocol/work-mode';
+import type { Day } from '../quantity/days';
 import { LIMB_LABELS, type Limb, limbKind } from '../quantity/limb';
 import { roundDownToDivision, toDecimals } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
@@ -31,7 +32,9 @@ export const arbitraryMostMmHg = (leastLopMmHg: number): { usual: number; hard: 
 });
 
 /** A session under an arbitrary pressure, with the pressure it was planned at in mmHg; earlier releases did not keep it. */
-export type ArbitrarySession = Pick<RampSession, 'atMs' | 'tolerated'> & { pressureMmHg: number | null };
+export type ArbitrarySession = Pick<RampSession, 'atMs' | 'day' | 'tolerated'> & {
+  pressureMmHg: number | null;
+};
 
 /**
  * The pressure the millimetre ramp allows now (rules PRS-4, PRS-7): before the first session 130 mmHg, or what is usually the most
@@ -46,7 +49,7 @@ export function arbitraryLevelMmHg(
   done: readonly ArbitrarySession[],
   ceilingMmHg: number,
   leastLopMmHg: number,
-  nowMs: number,
+  today: Day,
 ): number {
   const { usual } = arbitraryMostMmHg(leastLopMmHg);
   const mine = [...done].sort((a, b) => a.atMs - b.atMs);
@@ -58,8 +61,8 @@ export function arbitraryLevelMmHg(
       aWeek: withoutLopMmHg.aWeek,
       down: withoutLopMmHg.down,
     },
-    nowMs,
-  );
+    today,
+  ).level;
 }
 
 /** The most that follows on a pressure a person chose: a step of the ramp, whatever it allows beyond. In mmHg. */

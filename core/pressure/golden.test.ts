@@ -135,10 +135,15 @@ describe('a share of LOP (PRS-2 to PRS-4, SCR-2)', () => {
 });
 
 describe('the ramp in words (PRS-4)', () => {
-  const NOW = 100 * MS_PER_DAY;
-  const ago = (days: number) => ({ atMs: NOW - days * MS_PER_DAY, kinds: ['leg'] as const, tolerated: true });
+  const TODAY = 100;
+  const ago = (days: number) => ({
+    atMs: (TODAY - days) * MS_PER_DAY,
+    day: TODAY - days,
+    kinds: ['leg'] as const,
+    tolerated: true,
+  });
   const level = (...daysAgo: number[]) => {
-    const { percentLop, running, words } = rampLevel(daysAgo.map(ago), 'leg', 'research-consensus', NOW);
+    const { percentLop, running, words } = rampLevel(daysAgo.map(ago), 'leg', 'research-consensus', TODAY);
     return [percentLop, running, words];
   };
 
@@ -149,7 +154,7 @@ describe('the ramp in words (PRS-4)', () => {
       true,
       '40 %, 5 points a week trained and tolerated, up to 60 % → 45 %',
     ]);
-    expect(englishOf(level(28, 22, 20.99))).toEqual([
+    expect(englishOf(level(28, 22, 20))).toEqual([
       50,
       true,
       '40 %, 5 points a week trained and tolerated, up to 60 % → 50 %',
@@ -164,16 +169,16 @@ describe('the ramp in words (PRS-4)', () => {
   });
 
   it('proposes its level, the school and the cap as its working', () => {
-    const free = proposedPercent('left-thigh', 'research-consensus', [ago(8), ago(1)], NOW);
+    const free = proposedPercent('left-thigh', 'research-consensus', [ago(8), ago(1)], TODAY);
     expect([free.value, free.unit, free.rules]).toEqual([45, '%LOP', ['PRS-2', 'PRS-4']]);
     expect(steps(free)).toEqual([
       'Research consensus: starts at 40 %, usually 60 %',
       'Ramp: 40 %, 5 points a week trained and tolerated, up to 60 % → 45 %',
     ]);
-    const capped = proposedPercent('left-thigh', 'research-consensus', [ago(8), ago(1)], NOW, 42);
+    const capped = proposedPercent('left-thigh', 'research-consensus', [ago(8), ago(1)], TODAY, 42);
     expect([capped.value, capped.rules]).toEqual([42, ['PRS-2', 'PRS-4', 'SCR-2']]);
     expect(steps(capped).at(-1)).toBe('Clearance: capped at 42 %');
-    expect(steps(proposedPercent('left-thigh', 'research-consensus', [ago(1)], NOW, 40))).toHaveLength(2);
+    expect(steps(proposedPercent('left-thigh', 'research-consensus', [ago(1)], TODAY, 40))).toHaveLength(2);
   });
 });
 

@@ -107,16 +107,16 @@ describe('position (LOP-5)', () => {
 describe('the ramp (PRS-4)', () => {
   const DAY = 86_400_000;
   const on = (...days: number[]): RampSession[] =>
-    days.map((day) => ({ atMs: day * DAY, kinds: ['leg'], tolerated: true }));
+    days.map((day) => ({ atMs: day * DAY, day, kinds: ['leg'], tolerated: true }));
   const level = (done: readonly RampSession[], day: number) =>
-    rampLevel(done, 'leg', 'research-consensus', day * DAY);
+    rampLevel(done, 'leg', 'research-consensus', day);
   const levels = (done: readonly RampSession[], ...days: number[]) =>
     days.map((day) => level(done, day).percentLop);
 
   it('starts at the school’s start and rises once in each seven days trained, to the usual', () => {
     // Worked by hand: from 40, weeks turn on days 7, 14, 21 and 28.
     const done = on(0, 3, 7, 10, 14, 17, 21, 24, 28);
-    expect(levels(done.slice(0, 2), 0, 6.9, 7)).toEqual([40, 40, 45]);
+    expect(levels(done.slice(0, 2), 0, 6, 7)).toEqual([40, 40, 45]);
     expect(levels(done, 28, 30)).toEqual([60, 60]);
     expect(englishOf(level(done, 24))).toMatchObject({ percentLop: 55, running: true });
     expect(englishOf(level(done, 28))).toMatchObject({ percentLop: 60, running: false });
@@ -125,23 +125,23 @@ describe('the ramp (PRS-4)', () => {
 
   it('gives one rise for a gap, none for the weeks missed in it, and none after a session not tolerated', () => {
     expect(levels(on(0, 17), 17, 20)).toEqual([45, 45]);
-    const bad = [...on(0), { atMs: 3 * DAY, kinds: ['leg'] as const, tolerated: false }];
+    const bad = [...on(0), { atMs: 3 * DAY, day: 3, kinds: ['leg'] as const, tolerated: false }];
     expect(levels(bad, 8)).toEqual([40]);
   });
 
   it('begins again 10 points lower after 21 days off, and at the start after 42', () => {
     const four = on(0, 7, 14, 21, 28);
-    expect(levels(four, 28 + 20.9, 28 + 21, 28 + 41.9, 28 + 42)).toEqual([60, 50, 50, 40]);
+    expect(levels(four, 28 + 20, 28 + 21, 28 + 41, 28 + 42)).toEqual([60, 50, 50, 40]);
     // The weeks are counted again from the first session after it.
-    expect(levels([...four, ...on(50)], 50, 56.9, 57)).toEqual([50, 50, 55]);
+    expect(levels([...four, ...on(50)], 50, 56, 57)).toEqual([50, 50, 55]);
     expect(levels(on(0, 22), 22)).toEqual([40]);
   });
 
   it('is counted for arms and legs apart, and proposes no more than a cap', () => {
     const legs = on(0, 7, 14, 21, 28);
-    expect(rampLevel(legs, 'arm', 'clinic', 30 * DAY).percentLop).toBe(40);
-    expect(proposedPercent('left-thigh', 'research-consensus', legs, 30 * DAY).value).toBe(60);
-    expect(proposedPercent('left-thigh', 'research-consensus', legs, 30 * DAY, 45).value).toBe(45);
+    expect(rampLevel(legs, 'arm', 'clinic', 30).percentLop).toBe(40);
+    expect(proposedPercent('left-thigh', 'research-consensus', legs, 30).value).toBe(60);
+    expect(proposedPercent('left-thigh', 'research-consensus', legs, 30, 45).value).toBe(45);
   });
 });
 

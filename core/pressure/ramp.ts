@@ -2,26 +2,25 @@ import type { Derived } from '../derivation/derived';
 import { type Message, msg } from '../message/message';
 import { SCHOOLS } from '../protocol/data/schools';
 import type { SchoolId } from '../protocol/schools';
+import type { Day } from '../quantity/days';
 import { type Limb, type LimbKind, limbKind } from '../quantity/limb';
-import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 
-/** A session that was really done, as the ramp counts it: when it was opened, what kinds of limb moved in it, and how it went. */
-export type RampSession = { atMs: number; kinds: readonly LimbKind[]; tolerated: boolean };
+/**
+ * A session that was really done, as the ramp counts it: when it was opened and on which day of the practice's calendar, what
+ * kinds of limb moved in it, and how it went.
+ */
+export type RampSession = { atMs: number; day: Day; kinds: readonly LimbKind[]; tolerated: boolean };
 
 const { pointsPerWeek: POINTS_PER_WEEK, layOff, reEntryMmHg: RE_ENTRY_MMHG } = RULES['PRS-4'].figures;
-const WEEK_MS = 7 * MS_PER_DAY;
-const LAY_OFF = {
-  shortMs: layOff.shortDays * MS_PER_DAY,
-  points: layOff.pointsDown,
-  longMs: layOff.longDays * MS_PER_DAY,
-};
 
 /** Where a person is on the ramp: the share of LOP of this week, and whether it still bounds what is prescribed. */
 export type RampLevel = {
   percentLop: number;
   /** While it runs it is the ceiling; once the school's usual is reached it bounds nothing. */
   running: boolean;
+  /** From when its weeks are counted: the first session since the last restart; today before there is one. */
+  fromDay: Day;
   /** How it came about, in words. */
   words: Message;
 };
@@ -31,63 +30,70 @@ export type RampLevel = {
  * seven days, then 5 points more for each seven days in which a person trained and the last session was tolerated, until
  * the usual. After 21 days off it begins again 10 points lower, after 42 at the start.
  * @param done sessions really done, in any order
- * @example start 40, usual 60, sessions on days 0, 3, 8 and 15, looked at on day 16 //=> 50
+ * @example start 40, usual 60, sessions on days 0, 3, 8 and 15, looked at on day 16 //=> percentLop: 50
  */
 export function rampLevel(
   done: readonly RampSession[],
   kind: LimbKind,
   schoolId: SchoolId,
-  nowMs: number,
+  today: Day,
 ): RampLevel {
   const { start, usual } = SCHOOLS[schoolId].percentLop[kind];
   const mine = done
-    .filter(({ kinds, atMs }) => kinds.includes(kind) && atMs <= nowMs)
+    .filter(({ kinds, day }) => kinds.includes(kind) && day <= today)
     .sort((a, b) => a.atMs - b.atMs);
-  const level = climb(mine, { start, most: usual, aWeek: POINTS_PER_WEEK, down: LAY_OFF.points }, nowMs);
-  return { percentLop: level, running: level < usual, words: wordsOf(mine, level, start, usual, nowMs) };
+  const ladder = { start, most: usual, aWeek: POINTS_PER_WEEK, down: layOff.pointsDown };
+  const { level, fromDay } = climb(mine, ladder, today);
+  return {
+    percentLop: level,
+    running: level < usual,
+    fromDay,
+    words: wordsOf(mine, level, start, usual, today),
+  };
 }
 
 /** A ladder of pressure, in whichever unit: where it starts and ends, a rise a week, and what a lay-off takes back. */
 type Ladder = { start: number; most: number; aWeek: number; down: number };
 
 /**
- * How far a person has climbed (rule PRS-4).
+ * How far a person has climbed, and from when its weeks are counted (rule PRS-4).
  * @param mine the sessions that count, the oldest first
  */
 export function climb(
-  mine: readonly Pick<RampSession, 'atMs' | 'tolerated'>[],
+  mine: readonly Pick<RampSession, 'day' | 'tolerated'>[],
   { start, most, aWeek, down }: Ladder,
-  nowMs: number,
-): number {
+  today: Day,
+): { level: number; fromDay: Day } {
   let level = start;
-  let anchorMs = mine[0]?.atMs ?? nowMs;
+  let fromDay = mine[0]?.day ?? today;
   mine.forEach((session, place) => {
-    const nextMs = mine[place + 1]?.atMs ?? nowMs;
-    const offMs = nextMs - session.atMs;
-    if (offMs >= LAY_OFF.shortMs) {
-      level = offMs >= LAY_OFF.longMs ? start : Math.max(start, level - down);
-      anchorMs = nextMs;
-    } else if (session.tolerated && weekOf(nextMs, anchorMs) > weekOf(session.atMs, anchorMs)) {
+    const nextDay = mine[place + 1]?.day ?? today;
+    const daysOff = nextDay - session.day;
+    if (daysOff >= layOff.shortDays) {
+      level = daysOff >= layOff.longDays ? start : Math.max(start, level - down);
+      fromDay = nextDay;
+    } else if (session.tolerated && weekOf(nextDay, fromDay) > weekOf(session.day, fromDay)) {
       // One rise however many weeks lie between: a week missed gives none.
       level = Math.min(most, level + aWeek);
     }
   });
-  return level;
+  return { level, fromDay };
 }
 
-const weekOf = (atMs: number, anchorMs: number): number => Math.floor((atMs - anchorMs) / WEEK_MS);
+/** The week of a day, in sevens of days from another; 0 in the first. */
+export const weekOf = (day: Day, fromDay: Day): number => Math.floor((day - fromDay) / 7);
 
 function wordsOf(
   mine: readonly RampSession[],
   level: number,
   start: number,
   usual: number,
-  nowMs: number,
+  today: Day,
 ): Message {
   const last = mine.at(-1);
   if (!last) return msg('no session yet: the first week is at {start} %', { start });
-  const daysOff = Math.floor((nowMs - last.atMs) / MS_PER_DAY);
-  if (nowMs - last.atMs >= LAY_OFF.shortMs)
+  const daysOff = today - last.day;
+  if (daysOff >= layOff.shortDays)
     return msg('{daysOff} days off: begins again at {level} %', { daysOff, level });
   return msg('{start} %, {pointsPerWeek} points a week trained and tolerated, up to {usual} % → {level} %', {
     start,
@@ -105,12 +111,12 @@ export function proposedPercent(
   limb: Limb,
   schoolId: SchoolId,
   done: readonly RampSession[],
-  nowMs: number,
+  today: Day,
   capPercentLop: number | null = null,
 ): Derived {
   const school = SCHOOLS[schoolId];
   const { start, usual } = school.percentLop[limbKind(limb)];
-  const { percentLop: ramped, words } = rampLevel(done, limbKind(limb), schoolId, nowMs);
+  const { percentLop: ramped, words } = rampLevel(done, limbKind(limb), schoolId, today);
   const value = Math.min(ramped, capPercentLop ?? ramped);
   return {
     value,

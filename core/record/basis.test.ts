@@ -81,6 +81,7 @@ describe('what was really done (PRS-4, PRO-3)', () => {
       mode: 'passive' as const,
     };
     const done = sessionsDone({
+      zoneOffsetMs: 0,
       sessions: [
         testSessionFact(9),
         testSessionFact(3, { worked: [passive] }),

@@ -3,6 +3,7 @@ import type { Message } from '../message/message';
 import type { Basis } from '../plan/basis';
 import type { LadderRung } from '../protocol/exercise';
 import { libraryOf } from '../protocol/exercises';
+import { dayAt } from '../quantity/days';
 import { LIMBS, type Limb, type LimbKind, limbKind, limbKindSchema } from '../quantity/limb';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords } from './age-words';
@@ -23,6 +24,7 @@ const LIMB_KINDS = limbKindSchema.options;
 /** What a session is composed from: what is in force for a person, the kit, and who prescribes. */
 export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, nowMs: number): Basis => ({
   nowMs,
+  today: dayAt(nowMs, facts.zoneOffsetMs),
   occlusions: facts.occlusions,
   fits: facts.fits,
   strengthTests: facts.strengthTests,

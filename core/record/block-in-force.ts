@@ -82,7 +82,7 @@ export function blockContext(facts: ClientFacts, startsOn: string, nowMs: number
       plans.flatMap(({ id, kinds, plan }) =>
         kinds
           .slice(0, 1)
-          .map((kind) => [id, rampLevel(done, kind, plan.schoolId, nowMs).percentLop] as const),
+          .map((kind) => [id, rampLevel(done, kind, plan.schoolId, day(nowMs)).percentLop] as const),
       ),
     ),
     limits: limitsInForce(facts, nowMs),

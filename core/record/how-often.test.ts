@@ -8,6 +8,7 @@ import { checkHowOften } from './how-often';
 
 const session = (daysAgo: number, changes: Partial<SessionDone> = {}): SessionDone => ({
   atMs: -daysAgo * MS_PER_DAY,
+  day: Math.floor(-daysAgo),
   kinds: ['leg'],
   tolerated: true,
   worked: [{ exerciseId: 'knee-extension', limbs: ['left-thigh'], mode: 'resistance' }],

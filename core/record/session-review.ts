@@ -1,4 +1,5 @@
 import type { WeightKit } from '../load/weight-kit';
+import { dayAt } from '../quantity/days';
 import { MS_PER_DAY } from '../quantity/units';
 import type { Recommendation } from '../review/review';
 import { reviewEach, type SessionToReview } from '../review/review-each';
@@ -25,6 +26,6 @@ export const reviewSession = (
   return reviewEach(
     session,
     { done: sessionsDone(facts), limits: limitsInForce(facts, nowMs), kits, heavyWork },
-    nowMs,
+    dayAt(nowMs, facts.zoneOffsetMs),
   );
 };

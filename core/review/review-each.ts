@@ -1,4 +1,5 @@
 import { type RampSession, rampLevel } from '../pressure/ramp';
+import type { Day } from '../quantity/days';
 import { limbKind } from '../quantity/limb';
 import { capOn, type Limits } from '../screening/clearance';
 import type { Bounds } from './done';
@@ -24,11 +25,11 @@ export const reviewEach = (
     done: readonly RampSession[];
     limits: Limits;
   },
-  nowMs: number,
+  today: Day,
 ): (Recommendation | undefined)[] =>
   plan.exercises.map((exercise, place) => {
     const [target] = exercise.limbs;
-    const ramp = target && rampLevel(done, limbKind(target.limb), plan.schoolId, nowMs);
+    const ramp = target && rampLevel(done, limbKind(target.limb), plan.schoolId, today);
     const rampPercentLop = ramp?.running ? ramp.percentLop : null;
     const capPercentLop = capOn(
       limits,

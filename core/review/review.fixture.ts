@@ -34,7 +34,7 @@ export function session(
   return { plan, state: fold(plan, logOf(entries)) };
 }
 /** Nothing bounds the next session, and pain before was 1 of 10. */
-export const CONTEXT: ReviewContext = {
+export const CONTEXT: ReviewContext & { before: Reviewed | null } = {
   painBefore: 1,
   before: null,
   capPercentLop: null,

@@ -1,18 +1,18 @@
 import { type Message, msg, sentences } from '../message/message';
 import { lighterWords } from '../plan/lighter';
-import type { PlannedExercise } from '../plan/plan';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
 import { SIGNS } from '../session/signs';
 import type { Change } from './change';
 import { type Bounds, type Done, doneOf } from './done';
+import { type Reading, readingOf } from './reading';
 import type { Reviewed } from './reviewed';
 
 /** What a session suggests for the next one, why, and by which rule. It informs; the signer decides. */
 export type Recommendation = { rule: RuleId; change: Change; reason: Message };
 
-/** Pain before the session, 0–10, null when not asked; the session before; what bounds the next. */
-export type ReviewContext = Bounds & { painBefore: number | null; before: Reviewed | null };
+/** Pain before the session, 0–10, null when not asked; what bounds the next. */
+export type ReviewContext = Bounds & { painBefore: number | null };
 
 const POINTS = { down: RULES['REV-1'].figures.pointsDown, up: RULES['REV-7'].figures.pointsUp };
 const { rest: REST, enoughShare: ENOUGH_SHARE } = RULES['REV-4'].figures;
@@ -47,11 +47,25 @@ const RULES_IN_ORDER: readonly ((look: Look) => Recommendation | null)[] = [
 export function recommend(
   session: Reviewed,
   exerciseIndex: number,
-  context: ReviewContext,
+  { before, ...context }: ReviewContext & { before: Reviewed | null },
 ): Recommendation | null {
-  const now = doneOf(session, exerciseIndex, context);
-  if (!now) return null;
-  const look = { now, last: sameBefore(session, exerciseIndex, context), context };
+  const reading = readingOf(session, exerciseIndex);
+  if (!reading) return null;
+  const last = before ? readingsOf(before).find((other) => other && isSameWork(other, reading)) : undefined;
+  return recommendFrom(reading, last ?? null, context);
+}
+
+/** The same from readings: of the session, and of the one before where that did the same. */
+export function recommendFrom(
+  reading: Reading,
+  before: Reading | null,
+  context: ReviewContext,
+): Recommendation {
+  const look = {
+    now: doneOf(reading, context),
+    last: before && !before.lighter ? doneOf(before, context) : null,
+    context,
+  };
   for (const rule of RULES_IN_ORDER) {
     const answer = rule(look);
     if (answer) return answer;
@@ -59,16 +73,13 @@ export function recommend(
   return firm(look);
 }
 
-/** The same exercise on the same limbs, in the session before. */
-function sameBefore({ plan }: Reviewed, exerciseIndex: number, context: ReviewContext): Done | null {
-  const { before } = context;
-  const nameOf = ({ exerciseId, limbs }: PlannedExercise) =>
-    [exerciseId, ...limbs.map(({ limb }) => limb).sort()].join(' ');
-  const exercise = plan.exercises[exerciseIndex];
-  if (!before || !exercise || before.plan.today) return null;
-  const place = before.plan.exercises.findIndex((other) => nameOf(other) === nameOf(exercise));
-  return place < 0 ? null : doneOf(before, place, context);
-}
+/** What was really done of each exercise, by its place in the plan; null where no set of it was begun. */
+export const readingsOf = (session: Reviewed): (Reading | null)[] =>
+  session.plan.exercises.map((_, place) => readingOf(session, place));
+
+/** The same exercise on the same limbs. */
+export const isSameWork = (one: Reading, other: Reading): boolean =>
+  one.exerciseId === other.exerciseId && [...one.limbs].sort().join() === [...other.limbs].sort().join();
 
 function afterStop({ now, context }: Look): Recommendation | null {
   if (!now.stopSign) return null;

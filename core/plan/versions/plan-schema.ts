@@ -12,8 +12,10 @@ import { workModeSchema } from '../../protocol/work-mode';
 import { limbSchema, positionSchema } from '../../quantity/limb';
 import { sideSchema } from '../../strength/side';
 import { compile } from '../compile';
+import { EXERCISE_FIGURES, LIMB_FIGURES } from '../figure-ids';
 import { goalIdSchema } from '../goals';
 import { lighterSchema } from '../lighter-schema';
+import { deloadSchema, movementsSchema } from '../movement';
 import { PLAN_VERSION } from '../plan';
 import { readPlan } from './read-plan';
 
@@ -57,6 +59,7 @@ const limbTargetSchema = z.discriminatedUnion('kind', [
     counts: z.enum(['turns', 'squeezes']).optional(),
     tension: words.optional(),
     felt: z.number().min(0).max(10),
+    isMarkChosen: z.literal(true).optional(),
   }),
 ]);
 
@@ -74,6 +77,16 @@ const loadSchema = z.discriminatedUnion('kind', [
   }),
   z.object({ kind: z.literal('unweighed'), recipe: textSchema, with: words.optional() }),
 ]);
+
+const moveSchema = z.object({
+  exerciseIndex: z.number().int().min(0).max(20),
+  figure: z.enum([...LIMB_FIGURES, ...EXERCISE_FIGURES]),
+  limb: limbSchema.optional(),
+  from: z.number(),
+  to: z.number(),
+  why: textSchema,
+  heldBy: textSchema.optional(),
+});
 
 /** A plan in the shape of now, as it is found outside the practice's own database: in an archive, or in a session's file. */
 const planSchema = z.object({
@@ -110,12 +123,21 @@ const planSchema = z.object({
         tempoId: tempoIdSchema,
         tempo: z.object({ upMs: ms, holdMs: ms, downMs: ms }),
         alternates: z.literal(true).optional(),
+        movements: movementsSchema.optional(),
       }),
     )
     .min(1)
     .max(20),
   sitting: sittingSchema.optional(),
   today: lighterSchema.optional(),
+  deload: deloadSchema.optional(),
+  course: z
+    .object({
+      moves: z.array(moveSchema).max(80),
+      keptBack: z.literal(true).optional(),
+      deloadPercent: percent.optional(),
+    })
+    .optional(),
 });
 
 /** Whether a value is a plan, of whichever version, that can be shown, run and reviewed. */

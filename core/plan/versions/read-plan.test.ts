@@ -68,7 +68,7 @@ const old = {
 describe('plans of older versions', () => {
   it('are read in the shape of now, with nothing standing for none', () => {
     const plan = readPlan(old);
-    expect(plan.version).toBe(3);
+    expect(plan.version).toBe(4);
     expect(englishOf(plan.exercises[0])).toMatchObject({
       limbs: [{ kind: 'measured', divisionMmHg: 2, primingMmHg: [62, 104], pressure: { value: 104 } }],
       load: { kind: 'weighed', truePercent: 25, testedSide: 'left', weightKitId: null },

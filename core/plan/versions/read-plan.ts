@@ -12,6 +12,8 @@ import { choiceFromVersion2, fromVersion2, type PlanVersion2 } from './version-2
 export function readPlan(stored: unknown): Plan {
   const version = versionOf(stored);
   if (version === PLAN_VERSION) return withResistances(stored as Plan);
+  // A plan of version 3 has no movements: it is steady (rule CRS-2).
+  if (version === 3) return withResistances({ ...(stored as Plan), version: PLAN_VERSION });
   if (version === 2) return withResistances(fromVersion2(stored as PlanVersion2));
   throw new RangeError(`A plan of version ${version} was made by a newer release: update this one.`);
 }

@@ -77,7 +77,7 @@ export function ExerciseEditor({
     first.limb,
     session.schoolId,
     basis.done,
-    basis.nowMs,
+    basis.today,
     capOn(
       basis.limits,
       choice.limbs.map(({ limb }) => limb),

@@ -1,0 +1,19 @@
+import type { Text } from '../message/message';
+import type { Limb } from '../quantity/limb';
+import type { FigureId } from './figure-ids';
+
+/** A figure of an exercise that is another than when it was last opened: from what to what, and why (rule CRS-3). */
+export type Move = {
+  exerciseIndex: number;
+  figure: FigureId;
+  /** Where each limb has its own. */
+  limb?: Limb | undefined;
+  from: number;
+  to: number;
+  why: Text;
+  /** What keeps it from going further, in words (rule CRS-4). */
+  heldBy?: Text | undefined;
+};
+
+/** Whether it asks for more than before. */
+export const isRise = ({ from, to }: Pick<Move, 'from' | 'to'>): boolean => to > from;
