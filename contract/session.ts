@@ -12,6 +12,8 @@ export const newSessionSchema = z.object({
   overrideReason: overrideReasonSchema,
   /** A lighter version for today alone (rule SCR-3). */
   lighter: lighterSchema.optional(),
+  /** Nothing rises today: as last time (rule CRS-3). */
+  keepsBack: z.literal(true).optional(),
 });
 
 /** A session to enter after the fact; of which plan, and the id made by the client so that entering twice enters once. */

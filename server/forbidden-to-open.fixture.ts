@@ -191,7 +191,8 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
       await api.post(at(person, 'day-checks'), WELL);
     },
   },
-  ...[120, 160, 250].map(
+  // Lower is followed, much higher is asked first (rule PRS-8).
+  ...[220, 250].map(
     (goneMmHg): WayToOpen => ({
       way: `a pressure measured since, at ${goneMmHg}`,
       rule: null,
@@ -289,7 +290,6 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
   },
   ...(
     [
-      ['a cap under the plan', { maxPercentLop: 30 }],
       ['other limbs', { limbs: ['left-arm'] }],
       ['the other leg', { limbs: ['right-thigh'] }],
       ['passive work only', { modes: ['passive'] }],
@@ -304,7 +304,7 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
         api.clock.nowMs += 1_000;
         // A letter that answers what was found clears the limbs that it names, and no other.
         if ('limbs' in limits) await api.post(at(person, 'screenings'), { ...CLEAR, yes: ['diabetes'] });
-        await api.post(at(person, 'clearances'), clearance(api.clock.nowMs, limits as Partial<NewClearance>));
+        await api.post(at(person, 'clearances'), clearance(api.clock.nowMs, limits as unknown as Partial<NewClearance>));
       },
     }),
   ),
@@ -354,10 +354,11 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
       api.post(at(person, `course-plans/${planOf(person)}`), { untilMs: api.clock.nowMs - DAY_MS }),
   },
   {
-    way: 'a review that is not answered',
+    way: 'a review after pain that is not answered',
     rule: 'REV-10',
     happens: async (api, person) => {
-      const view = await train(api, person, [], 2 * DAY_MS, 'unanswered');
+      const pain = [90, { type: 'set-noted', exerciseIndex: 0, setIndex: 0, jointPain: 7 }] as const;
+      const view = await train(api, person, [pain], 2 * DAY_MS, 'unanswered');
       await api.post(at(person, 'day-checks'), WELL);
       await answerDayAfter(api, view, {});
     },

@@ -2,18 +2,19 @@ import type { ClientRecord } from '#contract/client';
 import type { Kit } from '#contract/practice';
 import { hardFindings } from '#core/findings';
 import { msg, sentences } from '#core/message';
-import { type Lighter, pastBounds } from '#core/plan';
+import { pastBounds } from '#core/plan';
 import {
   agoWords,
+  basisOf,
+  boundsOfPlan,
   type ClientFacts,
   dayCheckInForce,
   hasPressure,
   linksThatHold,
   type PrescriptionFact,
-  planForToday,
   recheck,
   sessionToAskAbout,
-  setsShareNow,
+  type TodaysWish,
   whyNotInForce,
 } from '#core/record';
 import { Problem, refusedByRules, refusedField } from './problem';
@@ -27,7 +28,7 @@ export function opening(
   { facts }: ClientRecord,
   kit: Kit,
   prescriptionId: string,
-  lighter: Lighter | null,
+  wish: TodaysWish,
   nowMs: number,
   asks: 'before' | 'by-itself' = 'before',
 ) {
@@ -68,9 +69,9 @@ export function opening(
       msg('Ask about soreness, bruising and numbness; it takes ten seconds.'),
     );
   }
-  const { plan, findings } = recheck(prescription, facts, kit, nowMs);
+  const { plan, findings } = recheck(prescription, facts, kit, nowMs, wish);
   if (!plan || hardFindings(findings).length > 0) throw refusedByRules(hardFindings(findings));
-  if (lighter?.how === 'pressure' && !hasPressure(plan)) {
+  if (wish.lighter?.how === 'pressure' && !hasPressure(plan)) {
     throw refusedField(
       msg('No pressure to lower'),
       'lighter',
@@ -79,11 +80,10 @@ export function opening(
       msg('Leave out a set instead.'),
     );
   }
-  const share = setsShareNow(facts, prescription.coursePlanId, nowMs);
-  const today = planForToday(plan, { share, lighter, role: prescription.role }, facts, kit, nowMs);
-  const past = pastBounds(prescription.plan, today);
+  const bounds = boundsOfPlan(prescription.plan, basisOf(facts, kit, prescription.role, nowMs));
+  const past = pastBounds(bounds, plan);
   if (past.length > 0) throw refusedByRules(past);
-  return { plan: today, signed: prescription.plan, findings };
+  return { plan, signed: prescription.plan, findings };
 }
 
 /** The version to run. @throws Problem 409 where it is not the newest of its plan, or the plan does not count now */

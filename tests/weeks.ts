@@ -3,9 +3,9 @@ import type { Page } from '@playwright/test';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import type { SessionView } from '#contract/session';
-import { compile, cutSets, draftSession, type GoalId } from '#core/plan';
+import { compile, draftSession, type GoalId } from '#core/plan';
 import { dayAt, isoOf, type Limb } from '#core/quantity';
-import { basisOf, blockAsItStands, plansInForce, reviewSession, setsShareNow } from '#core/record';
+import { basisOf, blockAsItStands, plansInForce, recheck, reviewSession } from '#core/record';
 import { amountDone, fold, mergeLogs } from '#core/session';
 
 const MS_PER_MINUTE = 60_000;
@@ -133,12 +133,15 @@ export class Weeks {
   /** Everything whose turn it is today, by the record of today. */
   async doWhatIsDue(lived: DayLived, record: ClientRecord): Promise<string[]> {
     const nowMs = record.judgedAtMs;
+    this.practice ??= await this.get<PracticeView>('/practice');
+    const { cuffs, weightKits } = this.practice;
     const due = plansInForce(record.facts, nowMs).filter(({ turn }) => turn.inDays === 0);
     const names: string[] = [];
     for (const [place, { coursePlan, prescription }] of due.entries()) {
       // One after the other, the last of them half an hour ago.
       const startedAtMs = nowMs - (due.length - place) * 90 * MS_PER_MINUTE + 60 * MS_PER_MINUTE;
-      const plan = cutSets(prescription.plan, setsShareNow(record.facts, coursePlan.id, nowMs));
+      const { plan } = recheck(prescription, record.facts, { cuffs, weightKits }, nowMs);
+      if (!plan) throw new Error(`${coursePlan.name} cannot be composed.`);
       const sets = compile(plan).sets.map((set) => ({
         exerciseIndex: set.exerciseIndex,
         setIndex: set.setIndex,

@@ -1,7 +1,7 @@
 import { type Message, msg } from '../message/message';
 import { compile } from '../plan/compile';
-import { setsAtShare } from '../plan/cut-sets';
 import { doseOf } from '../plan/dose';
+import { setsAtShare } from '../plan/figures';
 import type { PlannedExercise } from '../plan/plan';
 import { levelInWeeks } from '../pressure/ramp';
 import { type Day, dayOf, isoOf } from '../quantity/days';
@@ -100,12 +100,12 @@ export function weeksOf(
 }
 
 /** The share of the sets that is done in a week of the block, from 0; null where it is no deload (rule PRO-4). */
-export const deloadShareIn = ({ deload }: Pick<Block['wish'], 'deload'>, week: number): number | null =>
+const deloadShareIn = ({ deload }: Pick<Block['wish'], 'deload'>, week: number): number | null =>
   deload !== null && week >= 0 && (week + 1) % deload.everyWeeks === 0 ? deload.setsPercent / 100 : null;
 
 /** Sets of one session at a share of them: at least one of each exercise. */
 const setsIn = ({ plan }: BlockPlan, share: number): number =>
-  plan.exercises.reduce((sum, { sets }) => sum + setsAtShare(sets.length, share), 0);
+  plan.exercises.reduce((sum, { sets }) => sum + setsAtShare(sets.length, 100 * share), 0);
 
 /** The ramp's level of the week, never over the cap; passive work keeps what it was signed at. */
 function percentIn({ id, plan, kinds }: BlockPlan, week: number, context: BlockContext): number {

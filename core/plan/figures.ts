@@ -1,3 +1,4 @@
+import { tidy } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
 import type { ExerciseChoice, LimbChoice, SetChoice } from './choices';
 import type { ExerciseFigure, FigureId, LimbFigure } from './figure-ids';
@@ -116,6 +117,13 @@ const inEachSet = (choice: ExerciseChoice, work: SetChoice['work']): ExerciseCho
   sets: choice.sets.map((set) => ({ ...set, work })),
 });
 
+/**
+ * How many of some sets a share of them is: floored, and never none (rule CRS-5).
+ * @example setsAtShare(4, 60) //=> 2
+ */
+export const setsAtShare = (sets: number, percent: number): number =>
+  Math.max(1, Math.floor(tidy((sets * percent) / 100)));
+
 /** Fewer sets are the first of them; more repeat the one before the last. What follows the exercise stays. */
 export function setsInNumber(sets: readonly SetChoice[], count: number): SetChoice[] {
   const last = sets.at(-1);
@@ -139,4 +147,22 @@ export function figureValue(choice: ExerciseChoice, figure: FigureId): number | 
     return values.length === 0 ? null : Math.max(...values);
   }
   return FIGURE_OF[figure].read(choice);
+}
+
+/** An exercise with a figure changed from what it is; of each limb by its own. */
+export function withFigure(
+  choice: ExerciseChoice,
+  figure: FigureId,
+  change: (value: number) => number,
+): ExerciseChoice {
+  if (figure === 'percent-lop' || figure === 'mmHg' || figure === 'mark')
+    return {
+      ...choice,
+      limbs: choice.limbs.map((limb) => {
+        const value = limbFigure(limb) === figure ? limbValue(limb) : null;
+        return value === null ? limb : withLimbValue(limb, change(value));
+      }),
+    };
+  const value = FIGURE_OF[figure].read(choice);
+  return value === null || change(value) === value ? choice : FIGURE_OF[figure].write(choice, change(value));
 }

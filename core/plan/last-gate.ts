@@ -1,5 +1,6 @@
 import type { Finding } from '../findings/finding';
 import { list, type Message, mass, msg, type Text } from '../message/message';
+import type { Intensity } from '../protocol/intensity';
 import { isEqual } from '../quantity/is-equal';
 import { LIMB_NAMES } from '../quantity/limb';
 import type { Plan, PlannedExercise } from './plan';
@@ -160,7 +161,7 @@ function pastWay(signed: PlannedExercise, exercise: PlannedExercise, exerciseInd
   const isSame =
     signed.position === exercise.position &&
     signed.mode === exercise.mode &&
-    isEqual(signed.intensity, exercise.intensity);
+    isNoHarder(exercise.intensity, signed.intensity);
   return isSame
     ? []
     : [
@@ -170,4 +171,25 @@ function pastWay(signed: PlannedExercise, exercise: PlannedExercise, exerciseInd
           msg('{signed}: it was signed to be done another way.', { signed: signed.label }),
         ),
       ];
+}
+
+/** Whether an intensity is of the kind that was signed, and asks for no more. */
+function isNoHarder(now: Intensity | undefined, signed: Intensity | undefined): boolean {
+  if (!now || !signed || now.by !== signed.by) return isEqual(now, signed);
+  switch (signed.by) {
+    case 'talking':
+      return true;
+    case 'watts':
+      return now.by === 'watts' && now.watts <= signed.watts;
+    case 'speed':
+      return (
+        now.by === 'speed' &&
+        now.kmPerHour <= signed.kmPerHour &&
+        now.gradientPercent <= signed.gradientPercent
+      );
+    case 'heart-rate':
+      return now.by === 'heart-rate' && now.highPerMinute <= signed.highPerMinute;
+    case 'vo2max':
+      return now.by === 'vo2max' && now.percent <= signed.percent;
+  }
 }

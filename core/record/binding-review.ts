@@ -1,14 +1,20 @@
 import type { Role } from '../access/permissions';
 import type { Finding } from '../findings/finding';
 import { type Message, msg, sentences } from '../message/message';
+import type { Basis } from '../plan/basis';
+import type { SessionChoice } from '../plan/choices';
+import { choicesOf } from '../plan/choices-of';
 import { type Composed, composeSession, UnknownChoice } from '../plan/compose';
+import { figureValue } from '../plan/figures';
 import type { Plan } from '../plan/plan';
 import { planChanges } from '../plan/plan-changes';
-import { newestBy } from '../quantity/newest';
+import type { Change } from '../review/change';
 import { nextSession } from '../review/next-session';
 import { basisOf } from './basis';
+import { courseToday } from './course-in-force';
+import { lastOf, reviewOfCourse } from './course-review';
 import type { ClientFacts, KitInUse, PrescriptionFact, SessionFact } from './facts';
-import { guardKey } from './recheck';
+import { guardKey, onPressuresInForce } from './recheck';
 
 /**
  * What the review of a plan's last session still asks before it is run again (rule REV-10): an answer, or a version that the
@@ -29,58 +35,101 @@ export function whatReviewAsks(
 ): ReviewAsks | null {
   const session = lastOf(prescribed, facts);
   if (!session) return null;
-  // A version signed meanwhile is no answer: it lacks a reason for not doing what the review asks.
-  if (!session.reviewed) return { kind: 'answer', session };
-  const isChanged = !prescribed.versions.includes(session.prescriptionId);
-  if (isChanged || session.answered.every((change) => Object.keys(change).length === 0)) return null;
-  const basis = basisOf(facts, kit, role, nowMs);
-  const made = composeNext(prescribed.plan, session.answered, basis);
+  const review = reviewOfCourse(prescribed, facts, kit.weightKits, nowMs);
+  // Sessions of earlier releases do not say what was done: they are answered, and what was answered makes a version.
+  if (
+    session.exercises.length === 0 &&
+    prescribed.versions.includes(session.prescriptionId) &&
+    session.reviewed
+  )
+    return session.answered.some((change) => Object.keys(change).length > 0)
+      ? versionBeyond(session.answered, choicesOf(prescribed.plan), {
+          prescribed,
+          session,
+          facts,
+          kit,
+          role,
+          nowMs,
+        })
+      : null;
+  if (review?.session.id !== session.id) return asksBefore(session);
+  if (review.exercises.some((one) => one?.asks)) return { kind: 'answer', session };
+  const beyond = review.exercises.map((one) => (one?.leavesBounds ? one.change : undefined));
+  return beyond.some((change) => change !== undefined)
+    ? versionBeyond(beyond, courseToday(prescribed, facts, kit, nowMs, { keepsBack: true }).day.session, {
+        prescribed,
+        session,
+        facts,
+        kit,
+        role,
+        nowMs,
+      })
+    : null;
+}
+
+/**
+ * What a session of another version still asks: a version signed meanwhile is no answer, since it lacks a reason for not doing what
+ * the review asks.
+ */
+const asksBefore = (session: SessionFact): ReviewAsks | null =>
+  session.reviewed ? null : { kind: 'answer', session };
+
+type Beyond = {
+  prescribed: PrescriptionFact;
+  session: SessionFact;
+  facts: ClientFacts;
+  kit: KitInUse;
+  role: Role;
+  nowMs: number;
+};
+
+/** The version that an answered change past the bounds makes: what is done now, with that change (rule REV-10). */
+function versionBeyond(
+  changes: readonly (Change | undefined)[],
+  now: SessionChoice,
+  { prescribed, session, facts, kit, role, nowMs }: Beyond,
+): ReviewAsks | null {
+  const made = composeNext(now, changes, basisOf(facts, kit, role, nowMs));
   if ('against' in made) return { kind: 'version', session, plan: null, changes: [], against: made.against };
-  const changes = planChanges(prescribed.plan, made.plan);
-  if (changes.length === 0) return null;
+  const said = planChanges(prescribed.plan, made.plan);
+  if (said.length === 0) return null;
   const passed = new Set(prescribed.guards.map(guardKey));
   const against = made.findings.filter(
     (finding) => finding.level === 'hard' || (finding.level === 'guard' && !passed.has(guardKey(finding))),
   );
-  return { kind: 'version', session, plan: made.plan, changes, against };
-}
-
-/**
- * The last finished session of a plan, whichever version it ran; also one of a plan that has ended since and did the same
- * exercise on the same limb, so that no review is passed by under another name.
- */
-function lastOf(
-  prescribed: PrescriptionFact,
-  { sessions, coursePlans }: ClientFacts,
-): SessionFact | undefined {
-  const done = new Set(
-    prescribed.plan.exercises.flatMap(({ exerciseId, limbs }) =>
-      limbs.map(({ limb }) => `${exerciseId} ${limb}`),
-    ),
-  );
-  const isOwn = ({ coursePlanId, worked }: SessionFact) =>
-    coursePlanId === prescribed.coursePlanId ||
-    (!coursePlans.some(({ id }) => id === coursePlanId) &&
-      worked.some(({ exerciseId, limbs }) => limbs.some((limb) => done.has(`${exerciseId} ${limb}`))));
-  return newestBy(
-    sessions.filter((session) => session.finishedAtMs !== null && isOwn(session)),
-    ({ startedAtMs }) => startedAtMs,
-  );
+  return { kind: 'version', session, plan: made.plan, changes: said, against };
 }
 
 function composeNext(
-  plan: Plan,
-  changes: SessionFact['answered'],
-  basis: ReturnType<typeof basisOf>,
+  now: SessionChoice,
+  changes: readonly (Change | undefined)[],
+  basis: Basis,
 ): Composed | { against: Finding[] } {
-  const { session, notes } = nextSession(plan, changes, basis);
   const common = { rule: 'REV-10', level: 'hard', subject: 'review' } as const;
   const remedy = msg('Draft it in Prescribe.');
-  if (!session) return { against: [{ ...common, message: sentences(...notes), remedy }] };
   try {
-    return composeSession(session, basis);
+    const { plan } = composeSession(onPressuresInForce(now, basis), basis);
+    const { session, notes } = nextSession(plan, changes, basis);
+    if (!session) return { against: [{ ...common, message: sentences(...notes), remedy }] };
+    return composeSession(withWiderBounds(session), basis);
   } catch (error) {
     if (!(error instanceof UnknownChoice)) throw error;
     return { against: [{ ...common, message: error.says, remedy: error.remedy }] };
   }
 }
+
+/** What was accepted past a bound is the bound from then on. */
+const withWiderBounds = (session: SessionChoice): SessionChoice => ({
+  ...session,
+  exercises: session.exercises.map((choice) =>
+    choice.movements
+      ? {
+          ...choice,
+          movements: choice.movements.map((movement) => ({
+            ...movement,
+            to: Math.max(movement.to, figureValue(choice, movement.figure) ?? 0),
+          })),
+        }
+      : choice,
+  ),
+});

@@ -3,7 +3,7 @@ import { englishOf } from '#language/english-of.fixture';
 import { testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
 import { isoOf } from '../quantity/days';
 import { NO_LIMITS } from '../screening/clearance.fixture';
-import { blockAsItStands, blockContext, blockPlansOf, sessionsByDay, setsShareNow } from './block-in-force';
+import { blockAsItStands, blockContext, blockPlansOf, sessionsByDay } from './block-in-force';
 import type { ClientFacts } from './facts';
 import {
   daysAgo,
@@ -54,18 +54,6 @@ describe('the block that counts', () => {
     const standing = blockAsItStands(facts, NOW_MS);
     expect(englishOf(standing)).toMatchObject({ today, block: { id: 'block 20' }, plans: [{ id: 'lower' }] });
     expect(standing?.entries.map(({ state }) => state)).toEqual(['done', 'to-come']);
-  });
-
-  it('gives a share of the sets in its deload weeks, and only to what it schedules', () => {
-    const share = (startsDaysAgo: number, plan = 'lower', changes = {}) =>
-      setsShareNow({ blocks: [block(startsDaysAgo, changes)], zoneOffsetMs: 0 }, plan, NOW_MS);
-    expect(setsShareNow({ blocks: [], zoneOffsetMs: 0 }, 'lower', NOW_MS)).toBe(1);
-    // Every third week: days 14 to 20, 35 to 41.
-    expect([13, 14, 20, 21, 34, 35].map((days) => share(days))).toEqual([1, 0.5, 0.5, 1, 1, 0.5]);
-    expect(share(14, 'arms')).toBe(1);
-    expect(share(14, 'lower', { deload: null })).toBe(1);
-    // Over: its sixth week would be a deload, and it has five.
-    expect(share(36, 'lower', { weeks: 5 })).toBe(1);
   });
 });
 

@@ -1,6 +1,6 @@
 import type { OnDay } from '../course/block';
 import { type BlockPlan, blockPlanOf } from '../course/block-plan';
-import { type BlockContext, deloadShareIn } from '../course/block-weeks';
+import type { BlockContext } from '../course/block-weeks';
 import { type BlockEntry, followBlock } from '../course/follow-block';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { dueAtMs, SHELF_LIFE_DAYS } from '../occlusion-pressure/shelf-life';
@@ -55,18 +55,6 @@ export function blockAsItStands(
   const plans = blockPlansOf(facts);
   const today = dayAt(nowMs, facts.zoneOffsetMs);
   return { block, plans, entries: followBlock(block, plans, sessionsByDay(facts), today), today };
-}
-
-/** The share of its sets that a plan is run with now: less in a deload week of the block that schedules it; else all, 1. */
-export function setsShareNow(
-  facts: Pick<ClientFacts, 'blocks' | 'zoneOffsetMs'>,
-  coursePlanId: string,
-  nowMs: number,
-): number {
-  const block = newest(facts.blocks);
-  if (!block?.wish.lines.some((line) => line.coursePlanId === coursePlanId)) return 1;
-  const week = Math.floor((dayAt(nowMs, facts.zoneOffsetMs) - dayOf(block.wish.startsOn)) / 7);
-  return week < block.wish.weeks ? (deloadShareIn(block.wish, week) ?? 1) : 1;
 }
 
 const TEST_DAYS = RULES['LOAD-2'].figures.shelfLifeDays;

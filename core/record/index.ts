@@ -7,12 +7,13 @@ export {
   blockContext,
   blockPlansOf,
   sessionsByDay,
-  setsShareNow,
 } from './block-in-force';
 export { chainOf, linksThatHold } from './chain/chain';
 export { limbInHand } from './chain/uses';
 export { chooseWork, type Reason, WORK_LABELS, type WorkOption } from './choose-work';
 export { comparisonInForce, comparisonWords } from './comparison-in-force';
+export { asKnownAt, courseToday, waitsToBeSeen } from './course-in-force';
+export { type CourseReview, type ExerciseReview, reviewOfCourse } from './course-review';
 export { type CourseBar, type CourseStrip, courseStrip } from './course-strip';
 export { dailyExposures } from './daily-exposure';
 export { sessionToAskAbout } from './day-after';
@@ -68,9 +69,16 @@ export { LINK_IDS, LINK_LABELS, type Link, type LinkId, type LinkState } from '.
 export { measuredStamp } from './measured-stamp';
 export { loadByHour, type PersonsWeek, personsWeek } from './needs';
 export type { PastSession } from './past-session';
-export { hasPressure, planForToday } from './plan-for-today';
 export { nextPlan, type PlanInForce, plansInForce, versionInForce, whyNotInForce } from './plans-in-force';
-export { recheck } from './recheck';
+export {
+  boundsOfPlan,
+  hasPressure,
+  onMeasurements,
+  planOfDay,
+  type Recheck,
+  recheck,
+  type TodaysWish,
+} from './recheck';
 export { keptUntil } from './retention';
 export { reviewSession } from './session-review';
 export { isNewcomer } from './sessions-done';

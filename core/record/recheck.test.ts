@@ -23,7 +23,7 @@ import {
   restingPressureInForce,
   shelfLifeInForce,
 } from './in-force';
-import { confirms, recheck } from './recheck';
+import { measuredAgain, recheck } from './recheck';
 import {
   daysAgo,
   NOW_MS,
@@ -66,8 +66,7 @@ describe('a signed plan, looked at again (START-1, PRS-8)', () => {
         rule: 'PRS-8',
         level: 'hard',
         exerciseIndex: 0,
-        message:
-          'Knee extension, left thigh: signed on an LOP of 174 for 104 mmHg; in force is 210, which makes 126 mmHg.',
+        message: 'Knee extension, left thigh: its LOP was 174 and is 210: 104 would become 126 mmHg.',
       },
     ]);
   });
@@ -145,7 +144,7 @@ describe('a signed plan, looked at again (START-1, PRS-8)', () => {
   });
 });
 
-describe('whether a measurement confirms a target (PRS-8)', () => {
+describe('what a measurement in force says of the one that was signed on (PRS-8)', () => {
   const signed = measuredTarget(testPlan().plan);
   const now = (value: number, changes: Partial<typeof signed> = {}) => ({
     ...signed,
@@ -154,17 +153,28 @@ describe('whether a measurement confirms a target (PRS-8)', () => {
     ...changes,
   });
 
-  it('takes both uncertainties together, to the edge, and the same rounded figures', () => {
-    // √(5² + 12²) = 13
-    expect(confirms(signed, now(187, { uncertaintyMmHg: 12 }))).toBe(true);
-    expect(confirms(signed, now(187.5, { uncertaintyMmHg: 12 }))).toBe(false);
-    expect(confirms(signed, now(161, { uncertaintyMmHg: 12 }))).toBe(true);
-    const lower = { ...signed.pressure, value: 102 };
-    expect(confirms(signed, now(174, { pressure: lower }))).toBe(false);
-    expect(confirms(signed, now(174, { primingMmHg: [62] }))).toBe(false);
-    expect(confirms(signed, { ...signed, pressure: lower })).toBe(false);
-    // The same measurement confirms itself, however uncertain.
-    expect(confirms(signed, { ...signed, uncertaintyMmHg: 0 })).toBe(true);
+  it('confirms within both uncertainties with the same pressure, follows, and asks where it is much higher', () => {
+    // 60 % of 174 is 104 at a division of 2, of 176 as well (105.6), of 177 it is 106. √(5² + 12²) = 13.
+    expect(measuredAgain(signed, now(176))).toBe('confirms');
+    expect(measuredAgain(signed, now(177))).toBe('follows');
+    expect(measuredAgain(signed, now(187, { uncertaintyMmHg: 12 }))).toBe('follows');
+    expect(measuredAgain(signed, now(187.5, { uncertaintyMmHg: 12 }))).toBe('asks');
+    // 15 % of 174 is 26.1, however uncertain.
+    expect(measuredAgain(signed, now(200, { uncertaintyMmHg: 60 }))).toBe('follows');
+    expect(measuredAgain(signed, now(200.5, { uncertaintyMmHg: 60 }))).toBe('asks');
+    // Lower is followed however far.
+    expect(measuredAgain(signed, now(90))).toBe('follows');
+    // The same measurement confirms itself, whatever today's share.
+    expect(measuredAgain(signed, { ...signed, percentLop: 45 })).toBe('confirms');
+  });
+
+  it('is followed without a key: the session says from what to what', () => {
+    const lower = again({ occlusions: [...first, lop(150)] });
+    expect(lower.retargetable).toBe(false);
+    expect(lower.plan && measuredTarget(lower.plan).pressure.value).toBe(90);
+    expect(englishOf(lower.findings)).toMatchObject([
+      { rule: 'PRS-8', level: 'note', message: 'Knee extension, left thigh: LOP 174 → 150: 104 → 90 mmHg.' },
+    ]);
   });
 });
 

@@ -87,6 +87,8 @@ const KNEE_DONE: SessionSummary = {
   reviewed: true,
   answered: [],
   given: [{ limb: 'left-thigh', occludedMs: 335_000, percentLop: 58.6 }],
+  exercises: [],
+  painBefore: null,
   followUp: { soreness: 2, bruising: 'none', pinpointBleeding: false, numbness: false },
 };
 

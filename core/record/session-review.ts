@@ -1,9 +1,8 @@
 import type { WeightKit } from '../load/weight-kit';
 import { dayAt } from '../quantity/days';
-import { MS_PER_DAY } from '../quantity/units';
 import type { Recommendation } from '../review/review';
 import { reviewEach, type SessionToReview } from '../review/review-each';
-import { RULES } from '../rules/catalogue';
+import { heavyWorkNow } from './course-review';
 import type { ClientFacts } from './facts';
 import { limitsInForce } from './in-force';
 import { sessionsDone } from './sessions-done';
@@ -18,14 +17,14 @@ export const reviewSession = (
   facts: ClientFacts,
   kits: readonly WeightKit[],
   nowMs: number,
-): (Recommendation | undefined)[] => {
-  const { withinDays } = RULES['REV-8'].figures.heavyWork;
-  const heavyWork = facts.heavyWork
-    .filter(({ atMs }) => atMs <= nowMs && atMs > nowMs - withinDays * MS_PER_DAY)
-    .sort((a, b) => b.atMs - a.atMs);
-  return reviewEach(
+): (Recommendation | undefined)[] =>
+  reviewEach(
     session,
-    { done: sessionsDone(facts), limits: limitsInForce(facts, nowMs), kits, heavyWork },
+    {
+      done: sessionsDone(facts),
+      limits: limitsInForce(facts, nowMs),
+      kits,
+      heavyWork: heavyWorkNow(facts, nowMs),
+    },
     dayAt(nowMs, facts.zoneOffsetMs),
   );
-};

@@ -50,17 +50,34 @@ export function carried(exercise: PlannedExercise, change: Change, kits: readonl
 /** The share of 1RM as it was asked for, or the one that makes the load so many kit steps away; up never above the usual 40 %. */
 function steppedPercent({ load }: PlannedExercise, steps: number, kits: readonly WeightKit[]): number | null {
   if (load.kind !== 'weighed') return null;
-  const asked = load.percentOneRepMax;
   const kit = kits.find(({ id }) => id === load.weightKitId);
-  if (steps === 0 || !kit) return asked;
+  return kit && steps !== 0
+    ? percentSteps(
+        load.percentOneRepMax,
+        { oneRepMaxKg: load.oneRepMax.value, madeKg: load.load.value, kit },
+        steps,
+      )
+    : load.percentOneRepMax;
+}
+
+/**
+ * The share of 1RM that makes a load so many steps of the kit away; up never above the usual 40 %.
+ * @param madeKg what the kit makes of the share that is asked
+ * @example percentSteps(25, { oneRepMaxKg: 40, madeKg: 10, kit }, 1) //=> 31.4, which makes 12.5 kg in steps of 2.5
+ */
+export function percentSteps(
+  asked: number,
+  { oneRepMaxKg, madeKg, kit }: { oneRepMaxKg: number; madeKg: number; kit: WeightKit },
+  steps: number,
+): number {
   const loads = makeableLoads(kit).map(({ loadKg }) => loadKg);
-  const chosen = loads.findLastIndex((kg) => kg <= load.load.value);
+  const chosen = loads.findLastIndex((kg) => kg <= madeKg);
   const kg = loads[Math.max(0, chosen + steps)];
   if (kg === undefined) return asked;
-  const made = (100 * kg) / load.oneRepMax.value;
+  const made = (100 * kg) / oneRepMaxKg;
   const { usualHigh } = RULES['LOAD-3'].figures.percentOneRepMax;
   if (steps > 0 && made > usualHigh) return asked;
   // A tenth more, so that rounding down to the kit lands on the step and not under it.
   const percent = Math.round((made + 0.1) * 10) / 10;
-  return Math.min(Math.max(usualHigh, load.truePercent), percent);
+  return Math.min(Math.max(usualHigh, (100 * madeKg) / oneRepMaxKg), percent);
 }

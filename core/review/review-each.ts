@@ -1,3 +1,5 @@
+import { movementOf } from '../plan/movement';
+import type { PlannedExercise } from '../plan/plan';
 import { type RampSession, rampLevel } from '../pressure/ramp';
 import type { Day } from '../quantity/days';
 import { limbKind } from '../quantity/limb';
@@ -31,10 +33,25 @@ export const reviewEach = (
     const [target] = exercise.limbs;
     const ramp = target && rampLevel(done, limbKind(target.limb), plan.schoolId, today);
     const rampPercentLop = ramp?.running ? ramp.percentLop : null;
-    const capPercentLop = capOn(
-      limits,
-      exercise.limbs.map(({ limb }) => limb),
+    const capPercentLop = leastOf(
+      capOn(
+        limits,
+        exercise.limbs.map(({ limb }) => limb),
+      ),
+      boundOfShare(exercise),
     );
     const context = { painBefore, before, rampPercentLop, capPercentLop, ...bounds };
     return recommend({ plan, state }, place, context) ?? undefined;
   });
+
+/** Up to where the pressure of an exercise was signed to move, in %LOP; null where it was signed as steady, or in another unit. */
+export function boundOfShare(exercise: Pick<PlannedExercise, 'movements'>): number | null {
+  const movement = movementOf(exercise, 'pressure');
+  return movement?.figure === 'percent-lop' ? movement.to : null;
+}
+
+/** The least of those that are known. */
+export const leastOf = (...bounds: readonly (number | null)[]): number | null => {
+  const known = bounds.filter((bound) => bound !== null);
+  return known.length === 0 ? null : Math.min(...known);
+};

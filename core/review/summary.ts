@@ -10,6 +10,7 @@ import { liveTimeline } from '../session/live-timeline';
 import { SIGNS } from '../session/signs';
 import type { SessionState } from '../session/state';
 import { type Change, tidyChange } from './change';
+import { type OpenedExercise, openedExercises } from './opened';
 import { recommend } from './review';
 
 /** One exercise of which a set was really begun. */
@@ -42,6 +43,17 @@ export type SessionSummary = {
   followUp: FollowUp | null;
   /** What each limb was given: time occluded, and the share of LOP held over it in the mean, null without one (RUN-5). */
   given: { limb: Limb; occludedMs: number; percentLop: number | null }[];
+  /** What each exercise was opened at and what was done of it, by its place; none in sessions of earlier releases (CRS-2). */
+  exercises: OpenedExercise[];
+  /** Its figures were those of that day alone: lighter, or fewer sets in a deload week (rules SCR-3, CRS-5). */
+  wasLighter?: true | undefined;
+  wasDeload?: true | undefined;
+  /** Pain before it, 0–10; null where it was not asked. */
+  painBefore: number | null;
+  /** Done at home, and reported by the person who did it. */
+  byClient?: true | undefined;
+  /** When it was entered, for a session that was done on paper or elsewhere. */
+  enteredAtMs?: number | undefined;
 };
 
 const NOT_TOLERATED = ['REV-1', 'REV-2', 'REV-3'];
@@ -120,6 +132,12 @@ export function summaryOf(plan: Plan, state: SessionState, painBefore: number | 
       return answer && answer.answer !== 'declined' ? tidyChange(answer.change) : {};
     }),
     followUp: state.followUp,
+    exercises: openedExercises({ plan, state }),
+    painBefore,
+    ...(plan.today ? { wasLighter: true as const } : {}),
+    ...(plan.course?.deloadPercent === undefined ? {} : { wasDeload: true as const }),
+    ...(state.byClient ? { byClient: true as const } : {}),
+    ...(state.enteredAtMs === null ? {} : { enteredAtMs: state.enteredAtMs }),
     given: doseOf(liveTimeline(plan, state, state.finishedAtMs ?? lastSaidMs(state))).limbs.map(givenTo),
   };
 }

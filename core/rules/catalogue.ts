@@ -1,3 +1,4 @@
+import { courseRules } from './course-rules';
 import { occlusionPressureRules } from './occlusion-pressure-rules';
 import { outcomeRules } from './outcome-rules';
 import { loadRules, pressureRules } from './pressure-and-load-rules';
@@ -17,6 +18,7 @@ export const RULES = {
   ...pressureRules,
   ...loadRules,
   ...protocolRules,
+  ...courseRules,
   ...runRules,
   ...reviewRules,
   ...outcomeRules,

@@ -125,11 +125,12 @@ export const pressureRules = {
     title: msg('Re-target'),
     level: 'hard',
     source: HOUSE,
-    by: 'record/recheck.ts confirms',
-    figures: NO_FIGURES,
-    words: () =>
+    by: 'record/recheck.ts measuredAgain',
+    figures: { asksFromPercent: 15 },
+    words: ({ asksFromPercent }) =>
       msg(
-        'A new LOP changes the mmHg of a signed plan, not its %. No further away than both uncertainties together, with the same rounded targets, it confirms the plan. Otherwise one key re-targets it at the same %, checked again, as a new version.',
+        'A new LOP changes the mmHg of a signed plan, not its %. No further away than both uncertainties together, with the same rounded targets, it confirms the plan. Otherwise the session says what changed, and nothing rises that day; higher by more than both uncertainties or {asksFromPercent} %, it asks first: measure again, or take it by one key.',
+        { asksFromPercent },
       ),
   }),
   'PRS-9': rule({

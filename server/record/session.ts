@@ -20,6 +20,8 @@ export const NOTHING_DONE: SessionSummary = {
   answered: [],
   followUp: null,
   given: [],
+  exercises: [],
+  painBefore: null,
 };
 
 export const sessionRecord = defineRecord({
@@ -87,8 +89,9 @@ export const sessionFacts = factsOf(sessionRecord, {
     coursePlanId,
     startedAtMs: openedAtMs,
     finishedAtMs,
-    // Sessions of earlier releases say neither what their answers change, nor what they gave, nor for which limbs they were too much.
-    ...{ answered: [], given: [], stepsDown: [] },
+    // Sessions of earlier releases say neither what their answers change, nor what they gave, nor for which limbs they were too much,
+    // nor what they were opened at.
+    ...{ answered: [], given: [], stepsDown: [], exercises: [], painBefore: null },
     ...summary,
   }),
 });

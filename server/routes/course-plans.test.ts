@@ -1,9 +1,10 @@
 import { v4 as newId } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
+import type { PracticeView } from '#contract/practice';
 import type { SessionView } from '#contract/session';
 import { plannedKg } from '#core/plan';
-import { plansInForce, rungInForce } from '#core/record';
+import { plansInForce, reviewOfCourse, rungInForce } from '#core/record';
 import type { Change } from '#core/review';
 import { englishOf } from '#language/english-of.fixture';
 import {
@@ -41,9 +42,12 @@ const second = (client: ClientRecord) => ({
   signedFor: { ...NEW_PLAN, name: 'Light day', occasion: { kind: 'after-heavy' } },
 });
 
+/** What is asked for an answer, whatever it changes. */
+const PAIN = [90, { type: 'set-noted', exerciseIndex: 0, setIndex: 0, jointPain: 7 }] as const;
+
 /** Two days on, asked and checked: nothing but the review is open. */
-async function nextVisit(api: Api, person: Ready, review: Change | 'unanswered' = 'unanswered') {
-  const view = await train(api, person, [], 2 * DAY_MS, review);
+async function nextVisit(api: Api, person: Ready, ...events: (typeof PAIN)[]) {
+  const view = await train(api, person, events, 2 * DAY_MS, 'unanswered');
   await answerDayAfter(api, view, {});
   await api.post(at(person, 'day-checks'), WELL);
   return view;
@@ -51,8 +55,8 @@ async function nextVisit(api: Api, person: Ready, review: Change | 'unanswered' 
 
 const DECLINED = { answer: 'declined', change: {}, reason: 'She wants another week of it.' };
 
-const answer = async (api: Api, view: SessionView, change: Change, declined = false) => ({
-  events: await answersOf(api, view, change, declined ? DECLINED : {}),
+const answer = async (api: Api, view: SessionView, change: Change, how: object = {}) => ({
+  events: await answersOf(api, view, change, how),
 });
 
 describe('several plans of one person', () => {
@@ -125,10 +129,30 @@ describe('several plans of one person', () => {
 });
 
 describe('a review that binds (REV-10)', () => {
-  it('is answered before its plan opens again, and the answer is the next version at once', async () => {
+  it('moves the plan by itself inside what was signed, and an answer is what it goes by', async () => {
+    const { api, made: person } = await startAfter(ready);
+    const view = await nextVisit(api, person);
+    const record = await read(api, person);
+    const [prescribed] = record.facts.prescriptions;
+    const { weightKits } = await api.get<PracticeView>('/practice');
+    const review = prescribed && reviewOfCourse(prescribed, record.facts, weightKits, record.judgedAtMs);
+    expect(englishOf(review?.exercises)).toMatchObject([{ asks: null, leavesBounds: false }]);
+    await api.post(`/sessions/${view.id}/events`, await answer(api, view, { loadSteps: -1 }));
+    const after = await read(api, person);
+    expect(after.facts.prescriptions.map(({ id }) => id)).toEqual([person.prescriptionId]);
+    const opened = await api.post<SessionView>('/sessions', {
+      id: newId(),
+      prescriptionId: person.prescriptionId,
+    });
+    const [was, is] = [view, opened].map(({ plan }) => plan.exercises[0]?.load);
+    expect(is?.kind === 'weighed' && was?.kind === 'weighed' && is.load.value < was.load.value).toBe(true);
+    expect(opened.plan.course?.moves).toMatchObject([{ exerciseIndex: 0, figure: 'percent-1rm' }]);
+  });
+
+  it('is answered before its plan opens again after pain; an answer past the bounds is the next version at once', async () => {
     const { api, made: person } = await startAfter(ready);
     await api.post(at(person, 'prescriptions'), second(person.client));
-    const view = await nextVisit(api, person);
+    const view = await nextVisit(api, person, PAIN);
     const open = (prescriptionId: string | undefined) =>
       api.call('POST', '/sessions', { id: newId(), prescriptionId }, 'colin');
     expect((await open(person.prescriptionId)).body).toMatchObject({ errors: [{ rule: 'REV-10' }] });
@@ -136,13 +160,13 @@ describe('a review that binds (REV-10)', () => {
     const before = await read(api, person);
     const other = before.facts.prescriptions.find(({ coursePlanId }) => coursePlanId !== planOf(person));
     expect(before.facts.prescriptions).toHaveLength(2);
-    const lighter = await api.call(
+    const heavier = await api.call(
       'POST',
       `/sessions/${view.id}/events`,
-      await answer(api, view, { loadSteps: -1 }),
+      await answer(api, view, { loadSteps: 1 }),
       'colin',
     );
-    expect(lighter.status).toBe(200);
+    expect(heavier.status).toBe(200);
     const after = await read(api, person);
     const version = after.facts.prescriptions.find(({ coursePlanId }) => coursePlanId === planOf(person));
     expect(englishOf(version)).toMatchObject({
@@ -161,8 +185,8 @@ describe('a review that binds (REV-10)', () => {
 
   it('keeps the version as it is where the answer changes nothing, or declines', async () => {
     const { api, made: person } = await startAfter(ready);
-    const view = await nextVisit(api, person);
-    await api.post(`/sessions/${view.id}/events`, await answer(api, view, { loadSteps: -1 }, true));
+    const view = await nextVisit(api, person, PAIN);
+    await api.post(`/sessions/${view.id}/events`, await answer(api, view, { loadSteps: -1 }, DECLINED));
     expect((await read(api, person)).facts.prescriptions.map(({ id }) => id)).toEqual([
       person.prescriptionId,
     ]);
@@ -196,17 +220,17 @@ describe('a review that binds (REV-10)', () => {
     await api.call(
       'POST',
       `/sessions/${view.id}/events`,
-      await answer(api, view, { pressurePoints: -10 }),
+      await answer(api, view, { pressurePoints: 5 }),
       'colin',
     );
     const { problem } = await api.refused('/sessions', { id: newId(), prescriptionId: version?.id });
     expect(englishOf(problem.errors)).toMatchObject([{ rule: 'REV-10' }]);
-    expect(problem.detail).toContain('80 → 70 % of LOP');
+    expect(problem.detail).toContain('80 → 85 % of LOP');
     api.clock.nowMs += 1_000;
     const [limb] = passive.exercises[0]?.limbs ?? [];
     const next = await api.post(`/clients/${client.id}/prescriptions`, {
       ...passive,
-      exercises: passive.exercises.map((exercise) => ({ ...exercise, limbs: [{ ...limb, percentLop: 70 }] })),
+      exercises: passive.exercises.map((exercise) => ({ ...exercise, limbs: [{ ...limb, percentLop: 85 }] })),
       signedFor: { kind: 'next-version', coursePlanId: version?.coursePlanId },
     });
     const now = next.facts.prescriptions.find(({ plan }) => plan.goal === 'passive')?.id;
@@ -215,13 +239,13 @@ describe('a review that binds (REV-10)', () => {
 
   it('outlives a re-target: what was answered is applied to the pressures of now', async () => {
     const { api, made: person } = await startAfter(ready);
-    const view = await nextVisit(api, person);
-    await measureAgain(api, person.client, 140);
+    const view = await nextVisit(api, person, PAIN);
+    await measureAgain(api, person.client, 220);
     const path = at(person, `prescriptions/${person.prescriptionId}/retarget`);
     api.clock.nowMs += 1_000;
     const retargeted = await api.post(path, {}, 'colin');
     expect(englishOf(retargeted.facts.prescriptions[0]?.changes)).toEqual([
-      'Knee extension: pressure 68 → 52 mmHg.',
+      'Knee extension: pressure 68 → 84 mmHg.',
     ]);
     const shut = await api.refused('/sessions', {
       id: newId(),
@@ -229,11 +253,11 @@ describe('a review that binds (REV-10)', () => {
     });
     expect(englishOf(shut.problem.errors)).toMatchObject([{ rule: 'REV-10' }]);
     api.clock.nowMs += 1_000;
-    await api.post(`/sessions/${view.id}/events`, await answer(api, view, { loadSteps: -1 }));
+    await api.post(`/sessions/${view.id}/events`, await answer(api, view, { loadSteps: 1 }));
     const [now] = (await read(api, person)).facts.prescriptions;
     expect(englishOf(now?.plan.exercises[0]?.limbs[0])).toMatchObject({
       percentLop: 40,
-      pressure: { value: 52 },
+      pressure: { value: 84 },
     });
     expect(englishOf(now?.changes)?.[0]).toContain('load');
     await api.post('/sessions', { id: newId(), prescriptionId: now?.id });

@@ -2,6 +2,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { type Context, Hono } from 'hono';
 import type { ClientRecord } from '#contract/client';
 import { HOME_HEADER, type HomeSheet, type ReportFromHome, reportFromHomeSchema } from '#contract/home';
+import type { Kit } from '#contract/practice';
 import { writingOf } from '#contract/writing';
 import { guardFindings } from '#core/findings';
 import { msg } from '#core/message';
@@ -11,8 +12,10 @@ import {
   holdsInForce,
   holdsOfSign,
   needsBloodPressure,
+  type PrescriptionFact,
+  planOfDay,
   sessionToAskAbout,
-  setsShareNow,
+  waitsToBeSeen,
 } from '#core/record';
 import { mergeLogs, whyNotFromHome } from '#core/session';
 import type { Env } from '../context';
@@ -22,7 +25,7 @@ import { inTransaction, type Prepare, withStatements } from '../db/dialect/conne
 import { tellChange } from '../live/tell-change';
 import { opening } from '../opening';
 import { notFound, Problem, refusedField } from '../problem';
-import { keepDone, planOfDay } from '../record/commands/enter-session';
+import { asWasDone, keepDone } from '../record/commands/enter-session';
 import { keepDayCheck } from '../record/commands/keep-day-check';
 import { raiseHolds } from '../record/commands/raise-holds';
 import { takeEvents } from '../record/commands/take-events';
@@ -58,9 +61,10 @@ export const homeRoutes = (aheadMs: number) =>
       const report = c.req.valid('json');
       const { em, nowMs } = c.var;
       const client = await readClient(em, link.clientId, nowMs);
+      const kit = await readKit(em);
       const by = { nowMs, aheadMs, practitionerId: link.madeBy };
       const isNew = await inTransaction(em, (prepare) => {
-        const isFresh = take(prepare, report, link, client, by);
+        const isFresh = take(prepare, report, link, { client, kit }, by);
         if (isFresh) {
           const note: AuditNote = {
             action: 'told-from-home',
@@ -93,7 +97,7 @@ async function sheetOf(em: EntityManager, link: KeptLink, nowMs: number): Promis
   const prescription = facts.prescriptions.find(({ coursePlanId }) => coursePlanId === link.coursePlanId);
   if (!coursePlan || !prescription) throw isOver();
   const practice = await em.findOneOrFail(practiceRecord.entity, { id: 'practice' });
-  const { plan, held } = await openingAtHome(em, client, prescription.id, nowMs);
+  const { plan, held } = await openingAtHome(em, client, prescription, nowMs);
   return {
     nowMs,
     untilMs: link.untilMs,
@@ -116,9 +120,21 @@ async function sheetOf(em: EntityManager, link: KeptLink, nowMs: number): Promis
 }
 
 /** A guard is passed by a clinician at the practice, never at home. */
-async function openingAtHome(em: EntityManager, client: ClientRecord, prescriptionId: string, nowMs: number) {
+async function openingAtHome(
+  em: EntityManager,
+  client: ClientRecord,
+  prescription: PrescriptionFact,
+  nowMs: number,
+) {
   try {
-    const { plan, findings } = opening(client, await readKit(em), prescriptionId, null, nowMs, 'by-itself');
+    const { plan, findings } = opening(
+      client,
+      await readKit(em),
+      prescription.id,
+      { keepsBack: waitsToBeSeen(client.facts, prescription) },
+      nowMs,
+      'by-itself',
+    );
     const [guard] = guardFindings(findings);
     return { plan, held: guard ? guard.message : null };
   } catch (error) {
@@ -134,7 +150,7 @@ function take(
   prepare: Prepare,
   report: ReportFromHome,
   link: KeptLink,
-  client: ClientRecord,
+  { client, kit }: { client: ClientRecord; kit: Kit },
   by: By,
 ): boolean {
   switch (report.kind) {
@@ -151,7 +167,7 @@ function take(
       return true;
     }
     case 'session':
-      return takeSession(prepare, report, link, client.facts, by);
+      return takeSession(prepare, report, link, { facts: client.facts, kit }, by);
     case 'sign': {
       const cause = `sign ${report.id}`;
       if (hasRow(prepare, holdRecord, { clientId: link.clientId, cause })) return false;
@@ -184,7 +200,7 @@ function takeSession(
   prepare: Prepare,
   { id, prescriptionId, events: unsorted }: Extract<ReportFromHome, { kind: 'session' }>,
   link: KeptLink,
-  facts: ClientRecord['facts'],
+  { facts, kit }: { facts: ClientRecord['facts']; kit: Kit },
   by: By,
 ): boolean {
   if (readHead(prepare, id)) return false;
@@ -212,7 +228,7 @@ function takeSession(
   refuseTooMany(prepare, sessionRecord, link, startMs);
   const signed = readPlan(version.plan);
   const sets = events.filter((event) => event.type === 'set-started');
-  const plan = planOfDay(signed, sets, setsShareNow(facts, link.coursePlanId, startMs));
+  const plan = asWasDone(planOfDay({ id: version.id, plan: signed }, facts, kit, startMs), signed, sets);
   keepDone(prepare, { id, version, plan: plan === signed ? null : plan, events }, by);
   countSession(prepare, link);
   return true;

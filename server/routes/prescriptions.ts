@@ -10,7 +10,7 @@ import {
   type SessionChoice,
   UnknownChoice,
 } from '#core/plan';
-import { basisOf, type ClientFacts, recheck, versionInForce } from '#core/record';
+import { basisOf, type ClientFacts, onMeasurements, recheck, versionInForce } from '#core/record';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import type { NoteOnRecord } from '../db/audit';
@@ -55,8 +55,8 @@ export const prescriptionRoutes = new Hono<Env>()
       throw new Problem(409, msg('Superseded'), msg('A newer version has been signed: re-target that one.'));
     }
     const kit = await readKit(c.var.em);
-    const { plan, findings, retargetable } = recheck(prescription, client.facts, kit, c.var.nowMs);
-    if (!plan || !retargetable) {
+    const { findings, retargetable } = recheck(prescription, client.facts, kit, c.var.nowMs);
+    if (!retargetable) {
       const others = hardFindings(findings).filter(({ rule }) => rule !== 'PRS-8');
       if (others.length > 0) throw refusedByRules(others);
       throw new Problem(
@@ -65,6 +65,10 @@ export const prescriptionRoutes = new Hono<Env>()
         msg('The measurements in force confirm the plan as it is.'),
       );
     }
+    const plan = onMeasurements(
+      prescription.plan,
+      basisOf(client.facts, kit, prescription.role, c.var.nowMs),
+    );
     const changes = findings.filter(({ rule }) => rule === 'PRS-8').map(({ message }) => message);
     const note: NoteOnRecord = {
       action: 're-targeted',

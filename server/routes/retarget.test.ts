@@ -24,22 +24,31 @@ describe('a plan on a pressure that was measured again (PRS-8)', () => {
     expect(englishOf(view.plan.exercises[0]?.limbs[0])).toMatchObject({ pressure: { value: 68 } });
   });
 
-  it('keeps its share and takes the new pressure by one key, for a coach too, with what changed in the audit', async () => {
+  it('follows a lower one without a key, and says so', async () => {
     const { api, made: person } = await startAfter(ready);
     await measureAgain(api, person.client, 140);
+    const { prescriptionId } = person;
+    const view = await api.post<SessionView>('/sessions', { id: newId(), prescriptionId }, 'colin');
+    // 140 gone, 132 back: 134 mmHg; 134 × 40 % = 53.6, down to the division of 2.
+    expect(englishOf(view.plan.exercises[0]?.limbs[0])).toMatchObject({ pressure: { value: 52 } });
+  });
+
+  it('keeps its share and takes a much higher one by one key, for a coach too, with what changed in the audit', async () => {
+    const { api, made: person } = await startAfter(ready);
+    await measureAgain(api, person.client, 220);
     const { prescriptionId, client } = person;
     const shut = await api.refused('/sessions', { id: newId(), prescriptionId });
     expect(englishOf(shut.problem.errors[0])).toMatchObject({ rule: 'PRS-8', level: 'hard' });
     const path = `/clients/${client.id}/prescriptions/${prescriptionId}/retarget`;
     api.clock.nowMs += 1_000;
     const record = await api.post(path, {}, 'colin');
-    // 140 gone, 132 back: 134 mmHg; 134 × 40 % = 53.6, down to the division of 2.
-    expect(targetOf(record)).toEqual([40, 52]);
+    // 220 gone, 212 back: 214 mmHg; 214 × 40 % = 85.6, down to the division of 2.
+    expect(targetOf(record)).toEqual([40, 84]);
     const [entry] = await api.sql("select detail from audit where action = 're-targeted'");
     expect(JSON.parse(entry?.detail ?? '{}')).toMatchObject({ from: prescriptionId });
     const next = record.facts.prescriptions.find(({ id }) => id !== prescriptionId)?.id;
     expect((await api.refused(path, {})).problem.title).toBe('Superseded');
     const view = await api.post<SessionView>('/sessions', { id: newId(), prescriptionId: next }, 'colin');
-    expect(englishOf(view.plan.exercises[0]?.limbs[0])).toMatchObject({ pressure: { value: 52 } });
+    expect(englishOf(view.plan.exercises[0]?.limbs[0])).toMatchObject({ pressure: { value: 84 } });
   });
 });

@@ -6,7 +6,7 @@ import {
   type SessionView,
 } from '#contract/session';
 import { msg } from '#core/message';
-import { setsShareNow } from '#core/record';
+import { planOfDay } from '#core/record';
 import { EVENTS } from '#core/session';
 import { passGuards } from '../access/guards';
 import { lockedNow, requirePermission } from '../access/practitioner';
@@ -56,7 +56,7 @@ export const sessionRoutes = (aheadMs: number) =>
     })
 
     .post('/', body(newSessionSchema), async (c) => {
-      const { id, prescriptionId, overrideReason, lighter = null } = c.req.valid('json');
+      const { id, prescriptionId, overrideReason, lighter = null, keepsBack } = c.req.valid('json');
       const { em, nowMs, practitioner } = c.var;
       const [already, owner] = await withStatements(em, (prepare) => [
         readHead(prepare, id),
@@ -66,7 +66,7 @@ export const sessionRoutes = (aheadMs: number) =>
       if (!owner) throw notFound(msg('This prescription'));
       const client = await readClient(em, owner.clientId, nowMs);
       const kit = await readKit(em);
-      const { plan, signed, findings } = opening(client, kit, prescriptionId, lighter, nowMs);
+      const { plan, signed, findings } = opening(client, kit, prescriptionId, { lighter, keepsBack }, nowMs);
       const { guards, reason } = passGuards(findings, practitioner, overrideReason);
       const own = sameJson(plan, signed) ? null : plan;
       await inTransaction(em, (prepare) => {
@@ -83,7 +83,13 @@ export const sessionRoutes = (aheadMs: number) =>
         const note: AuditNote = {
           action: guards.length > 0 ? 'session-opened-past-guard' : 'session-opened',
           subject: client.id,
-          detail: { id, guards: guards.map(({ rule }) => rule), reason, lighter },
+          detail: {
+            id,
+            guards: guards.map(({ rule }) => rule),
+            reason,
+            lighter,
+            ...(keepsBack ? { keepsBack } : {}),
+          },
         };
         writeAudit(prepare, note, { practitionerId: practitioner.id, atMs: nowMs });
       });
@@ -98,11 +104,16 @@ export const sessionRoutes = (aheadMs: number) =>
       const coursePlan = await em.findOne(coursePlanRecord.entity, { id: coursePlanId });
       if (!coursePlan) throw notFound(msg('This plan'));
       const { facts } = await readClient(em, coursePlan.clientId, nowMs);
-      const setsShare = setsShareNow(facts, coursePlanId, entered.startedAtMs);
+      const kit = await readKit(em);
       const clientId = await inTransaction(em, (prepare) =>
         enterSession(
           prepare,
-          { id, coursePlanId, entered, setsShare },
+          {
+            id,
+            coursePlanId,
+            entered,
+            planThen: (version) => planOfDay(version, facts, kit, entered.startedAtMs),
+          },
           { nowMs, aheadMs, practitionerId: practitioner.id },
         ),
       );

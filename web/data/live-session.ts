@@ -78,7 +78,7 @@ export async function openSession(
   queries: QueryClient,
   id: string,
   prescriptionId: string,
-  asked: { overrideReason?: string; lighter?: Lighter },
+  asked: { overrideReason?: string; lighter?: Lighter; keepsBack?: true },
 ): Promise<string> {
   const view = await read<SessionView>(api.sessions.$post({ json: { id, prescriptionId, ...asked } }));
   queries.setQueryData(KEYS.session(view.id), view);

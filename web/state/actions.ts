@@ -189,6 +189,7 @@ const EVERY_ACTION = {
     words: t`Pain now; soreness, the day after`,
     where: 'before',
   },
+  'as-last-time': { keys: 'k', written: 'K', words: t`As last time: nothing rises today`, where: 'before' },
   lighter: { keys: 'l', written: 'L', words: t`Lighter today`, where: 'before' },
   retarget: { keys: 't', written: 'T', words: t`Sign the plan again on the newest figures`, where: 'before' },
   'other-plan': { keys: 'n', written: 'N', words: t`The next of several plans`, where: 'before' },

@@ -177,8 +177,11 @@ describe('what is in the way, in words (START-2)', () => {
         },
       ],
     });
-    expect(link(capped, 'prescribe')).toMatch(
-      /^due: 104 mmHg\. Left thigh: 60 % is above the 50 % of LOP .* \(SCR-2,START-1\)$/,
+    // A cap binds, and the plan goes on under it (rule CRS-4): 50 % of 174 is 86 mmHg.
+    expect(link(capped, 'prescribe')).toMatch(/^good: 86 mmHg\. Knee extension: 86 mmHg, /);
+    const onlyPassive = capped.clearances.map((one) => ({ ...one, modes: ['passive' as const] }));
+    expect(link({ ...capped, clearances: onlyPassive }, 'prescribe')).toMatch(
+      /^due: 86 mmHg\. .*\(SCR-2,START-1\)$/,
     );
   });
 

@@ -60,7 +60,7 @@ describe('the chain in words', () => {
     );
     expect(two.slice(3)).toEqual([
       'load good: 40 kg. Knee extension, left: 1RM 40 kg, 10 days old. (LOAD-1,LOAD-2)',
-      'prescribe good: 104 mmHg. Knee extension: 104 mmHg, body weight, Standard 75, and 1 more, signed 1 day ago. (PRS-1,LOAD-3)',
+      'prescribe good: 68 mmHg. Knee extension: 68 mmHg, body weight, Standard 75, and 1 more, signed 1 day ago. (PRS-1,LOAD-3)',
       'run due: open. A session is open: finish it. (RUN-5)',
     ]);
     const one = spoken(testFacts({ prescriptions: planned(bodyWeight), sessions: [testSessionFact(3)] }));

@@ -160,14 +160,14 @@ describe('the chain', () => {
       'due',
     ],
     [
-      'a pressure measured after signing that makes another target',
-      { occlusions: [...ready.occlusions, measuredAgain(150)] },
+      'a pressure measured after signing that is much higher',
+      { occlusions: [...ready.occlusions, measuredAgain(210)] },
       'prescribe',
       'due',
     ],
     [
-      'a clearance recorded after signing, with a lower cap',
-      { clearances: [{ ...clearance, maxPercentLop: 40 }] },
+      'a clearance recorded after signing, for passive work only',
+      { clearances: [{ ...clearance, modes: ['passive'] }] },
       'prescribe',
       'due',
     ],

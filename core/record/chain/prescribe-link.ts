@@ -19,9 +19,10 @@ export function prescribeLink(
   prescribed: Prescribed,
 ): Link {
   const common = { id: 'prescribe', rules: ['PRS-1', 'LOAD-3'] } satisfies Partial<Link>;
-  const [exercise, ...others] = prescribed?.plan.exercises ?? [];
+  const again = prescribed && recheck(prescribed, facts, kit, nowMs);
+  const [exercise, ...others] = (again?.plan ?? prescribed?.plan)?.exercises ?? [];
   const target = exercise?.limbs[0];
-  if (!prescribed || !exercise || !target) {
+  if (!prescribed || !again || !exercise || !target) {
     return { ...common, state: 'missing', figure: msg('no plan'), reason: msg('Nothing prescribed yet.') };
   }
   const figure = targetWords(target);
@@ -54,7 +55,7 @@ export function prescribeLink(
             ),
     };
   }
-  const found = hardFindings(recheck(prescribed, facts, kit, nowMs).findings);
+  const found = hardFindings(again.findings);
   const stands = found.find(({ rule }) => !SAID_BY_OTHERS.includes(rule));
   if (stands)
     return {

@@ -197,7 +197,12 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     const id = randomUUID();
     enterSession(
       prepare,
-      { id, coursePlanId, entered: { startedAtMs, sets, jointPain, signs: [] }, setsShare: 1 },
+      {
+        id,
+        coursePlanId,
+        entered: { startedAtMs, sets, jointPain, signs: [] },
+        planThen: ({ plan }) => plan,
+      },
       { nowMs, aheadMs, practitionerId },
     );
     const events = findRows(prepare, sessionEventRecord, { sessionId: id }, ['id'], { order: 'seq' });

@@ -1,6 +1,6 @@
 import { v5 as uuidFrom } from 'uuid';
 import { type Message, msg } from '#core/message';
-import { cutSets, type Plan } from '#core/plan';
+import type { Plan } from '#core/plan';
 import { SESSIONS_COUNT_MS } from '#core/record';
 import {
   checkEntered,
@@ -20,8 +20,13 @@ import { takeEvents } from './take-events';
 /** Who writes an entered session's events: no device ran it. */
 const PAPER = 'entered-later';
 
-/** @property setsShare the share of the sets that was asked for then */
-type Entry = { id: string; coursePlanId: string; entered: EnteredSession; setsShare: number };
+/** @property planThen what a version asked for on that day (rule CRS-2) */
+type Entry = {
+  id: string;
+  coursePlanId: string;
+  entered: EnteredSession;
+  planThen: (version: { id: string; plan: Plan }) => Plan;
+};
 
 /**
  * Keeps a session that was done on paper or elsewhere: opened when it began, with the version of its plan that was in force
@@ -31,7 +36,7 @@ type Entry = { id: string; coursePlanId: string; entered: EnteredSession; setsSh
  */
 export function enterSession(
   prepare: Prepare,
-  { id, coursePlanId, entered, setsShare }: Entry,
+  { id, coursePlanId, entered, planThen }: Entry,
   by: { nowMs: number; aheadMs: number; practitionerId: string },
 ): string {
   const already = readHead(prepare, id);
@@ -40,7 +45,7 @@ export function enterSession(
   if (!version)
     throw cannotBe(msg('The plan was not signed yet then.'), msg('Choose a day after it was signed.'));
   const signed = version.plan;
-  const plan = planOfDay(signed, entered.sets, setsShare);
+  const plan = asWasDone(planThen(version), signed, entered.sets);
   const [wrong] = checkEntered(plan, entered);
   if (wrong) {
     const field = `sets.${wrong.place}.reps`;
@@ -117,13 +122,11 @@ export function keepDone(
   takeEvents(prepare, id, events, by);
 }
 
-/** In a deload week a share of the sets was asked for, unless more of them were done (rule PRO-4). */
-export function planOfDay(signed: Plan, sets: readonly SetPlace[], setsShare: number): Plan {
-  if (setsShare === 1) return signed;
-  const cut = cutSets(signed, setsShare);
-  const isCut = ({ exerciseIndex, setIndex }: SetPlace) =>
-    cut.exercises[exerciseIndex]?.sets[setIndex] !== undefined;
-  return sets.every(isCut) ? cut : signed;
+/** What was asked for that day, unless more sets than that were done (rule PRO-4): then it was done as it was signed. */
+export function asWasDone(asked: Plan, signed: Plan, sets: readonly SetPlace[]): Plan {
+  const wasAsked = ({ exerciseIndex, setIndex }: SetPlace) =>
+    asked.exercises[exerciseIndex]?.sets[setIndex] !== undefined;
+  return sets.every(wasAsked) ? asked : signed;
 }
 
 const eventsOf = (

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { plansInForce, setsShareNow } from '#core/record';
+import { plansInForce } from '#core/record';
 import { useClient, usePractice } from '../../../data/queries';
 import { inSentence } from '../../../language/translate';
 import { QrCode } from '../../../parts/base/QrCode';
@@ -10,6 +10,7 @@ import { OnePage } from '../../../parts/paper/OnePage';
 import { PaperBar } from '../../../parts/paper/PaperBar';
 import { PaperHead } from '../../../parts/paper/PaperHead';
 import type { Paper } from '../../../parts/paper/papers';
+import { planToday } from '../../../parts/plan/plan-today';
 import { isPaperForm, PAPER_FORM_IDS, PAPER_FORMS, type PaperForm } from '../../../words/paper-forms';
 import { Line } from './parts';
 import { type OfPaper, SHEETS } from './sheets';
@@ -22,15 +23,14 @@ export function PapersView() {
 
 function OfPerson({ form, clientId }: { form: string | undefined; clientId: string }) {
   const { data: client } = useClient(clientId);
+  const { data: practice } = usePractice();
   const [search] = useSearchParams();
   if (!client) return <Reading inFrame>{t`Reading the record…`}</Reading>;
   const plans = plansInForce(client.facts, client.judgedAtMs);
   const { prescription } =
     plans.find(({ coursePlan }) => coursePlan.id === search.get('plan')) ?? plans[0] ?? {};
-  const setsShare = prescription
-    ? setsShareNow(client.facts, prescription.coursePlanId, client.judgedAtMs)
-    : 1;
-  return <Papers form={form} person={{ client, plan: prescription?.plan ?? null, setsShare }} />;
+  const plan = prescription && practice ? planToday(prescription, client, practice) : null;
+  return <Papers form={form} person={{ client, plan }} />;
 }
 
 function Papers({
@@ -44,7 +44,7 @@ function Papers({
   const [paper, setPaper] = useState<Paper>('A4');
   if (!practice) return <Reading inFrame>{t`Reading the practice…`}</Reading>;
   const form: PaperForm = isPaperForm(asked) ? asked : 'screening';
-  const of: OfPaper = { practice, ...(person ?? { client: null, plan: null, setsShare: 1 }) };
+  const of: OfPaper = { practice, ...(person ?? { client: null, plan: null }) };
   const whose = person ? `/${person.client.id}` : '';
   return (
     <div className="h-full overflow-auto print:h-auto print:overflow-visible">

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { measureBook } from '#core/outcomes';
-import { cutSets, exerciseWords, type Plan, targetWords } from '#core/plan';
+import { exerciseWords, type Plan, targetWords } from '#core/plan';
 import { LIMB_LABELS, LIMB_NAMES, LIMBS } from '#core/quantity';
 import { cuffInForce } from '#core/record';
 import { CONSENT_VERSION, DAY_SIGNS, ITEM_IDS, SCREEN_ITEMS } from '#core/screening';
@@ -20,7 +20,6 @@ export type OfPaper = {
   practice: PracticeView;
   client: ClientRecord | null;
   plan: Plan | null;
-  setsShare: number;
 };
 
 /** What is on each sheet, in the order of the screen it is typed into. */
@@ -143,9 +142,8 @@ function Pressure({ client }: OfPaper) {
 
 const EMPTY_SETS = 4;
 
-function Session({ plan, setsShare }: OfPaper) {
+function Session({ plan }: OfPaper) {
   const { mass } = useUnits();
-  const asked = plan && cutSets(plan, setsShare);
   const heads = [t`Set`, t`Planned`, t`Repetitions`, t`Effort 0–10`, t`mmHg read`, t`Colour good`];
   return (
     <>
@@ -157,12 +155,11 @@ function Session({ plan, setsShare }: OfPaper) {
         <Line label={t`Pain now 0–10`} />
         <Line label={t`Blood pressure, if asked`} />
       </div>
-      {(asked?.exercises ?? [null, null]).map((exercise, place) => (
+      {(plan?.exercises ?? [null, null]).map((exercise, place) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
         <section key={place} className="break-inside-avoid space-y-1">
           <h2 className="font-semibold">
-            {place + 1}.{' '}
-            {asked && exercise ? translate(exerciseWords(asked, place)) : '_____________________'}
+            {place + 1}. {plan && exercise ? translate(exerciseWords(plan, place)) : '_____________________'}
           </h2>
           {exercise && (
             <p>

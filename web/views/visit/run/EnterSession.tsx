@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { v4 as newId } from 'uuid';
 import { type NewEnteredSession, newEnteredSessionSchema } from '#contract/session';
-import { exerciseWords, type PlannedSet, plannedAt, setsAtShare } from '#core/plan';
+import { exerciseWords, type Plan, type PlannedSet, plannedAt } from '#core/plan';
 import { pacedReps } from '#core/protocol';
 import { MS_PER_MINUTE, toNumber, toNumberOrNull } from '#core/quantity';
 import type { PlanInForce } from '#core/record';
@@ -27,12 +27,12 @@ const SIGN_OPTIONS = signIdSchema.options.map((value) => ({ value, label: transl
 export function EnterSession({
   clientId,
   inHand,
-  setsShare,
+  plan,
 }: {
   clientId: string;
   inHand: PlanInForce;
-  /** Less than 1 in a deload week: the sets beyond it are left empty. */
-  setsShare: number;
+  /** What it asks for today: sets of the signed plan beyond it are left empty. */
+  plan: Plan;
 }) {
   // The code on a sheet of paper opens it.
   const [search] = useSearchParams();
@@ -44,7 +44,7 @@ export function EnterSession({
           key={inHand.prescription.id}
           clientId={clientId}
           inHand={inHand}
-          setsShare={setsShare}
+          plan={plan}
           close={() => setOpen(false)}
         />
       ) : (
@@ -70,12 +70,12 @@ type Typed = Record<'day' | 'time' | 'jointPain', string> & {
 function EnterForm({
   clientId,
   inHand: { coursePlan, prescription },
-  setsShare,
+  plan: asked,
   close,
 }: {
   clientId: string;
   inHand: PlanInForce;
-  setsShare: number;
+  plan: Plan;
   close: () => void;
 }) {
   const queries = useQueryClient();
@@ -201,7 +201,7 @@ function EnterForm({
           onClick={() => {
             for (const [place, at] of typed.sets.entries()) {
               const { sets } = plan.exercises[at.exerciseIndex] ?? { sets: [] };
-              const isAsked = at.setIndex < setsAtShare(sets.length, setsShare);
+              const isAsked = at.setIndex < (asked.exercises[at.exerciseIndex]?.sets.length ?? sets.length);
               set(`sets.${place}.amount`, isAsked ? plannedAmount(plannedAt(plan, at)) : '');
             }
           }}

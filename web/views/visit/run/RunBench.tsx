@@ -6,16 +6,14 @@ import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { guardFindings } from '#core/findings';
-import { choicesOf, cutSets, GOALS, type Plan, wornLabel } from '#core/plan';
+import { choicesOf, GOALS, type Plan, wornLabel } from '#core/plan';
 import { LIMB_NAMES, POSITION_NAMES } from '#core/quantity';
 import {
   basisOf,
   dayCheckInForce,
   LINK_LABELS,
-  planForToday,
   recheck,
   sessionToAskAbout,
-  setsShareNow,
   whatReviewAsks,
 } from '#core/record';
 import { useAct } from '../../../act/act';
@@ -27,7 +25,6 @@ import { inSentence, translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { FindingLine } from '../../../parts/base/FindingLine';
 import { More } from '../../../parts/base/More';
-import { Why } from '../../../parts/base/Why';
 import { FieldError } from '../../../parts/fields/Field';
 import { useSpace } from '../../../parts/keys/use-space';
 import { AtPlaces } from '../../../parts/plan/AtPlaces';
@@ -42,6 +39,7 @@ import { DayCheckForm } from '../../../parts/record/DayCheckForm';
 import { FollowUpForm } from '../../../parts/record/FollowUpForm';
 import { LastReview } from '../../../parts/review/LastReview';
 import { dayAndTime } from '../../../words/format';
+import { AsLastTime, CourseToday } from './CourseToday';
 import { DayExposure } from './DayExposure';
 import { EnterSession } from './EnterSession';
 import { HomeLinks } from './HomeLinks';
@@ -60,30 +58,18 @@ export function RunBench({ client }: { client: ClientRecord }) {
   const { data: practice } = usePractice();
   const held = client.chain.filter(({ id, state }) => id !== 'run' && state !== 'good');
   const ask = sessionToAskAbout(client.facts, client.judgedAtMs);
-  const again =
-    prescription && practice ? recheck(prescription, client.facts, practice, client.judgedAtMs) : null;
   const review =
     prescription && practice
       ? whatReviewAsks(prescription, client.facts, practice, prescription.role, client.judgedAtMs)
       : null;
-  const setsShare = prescription
-    ? setsShareNow(client.facts, prescription.coursePlanId, client.judgedAtMs)
-    : 1;
   const today = dayCheckInForce(client.facts, client.judgedAtMs);
-  const [lighter, setLighter] = useLighter(
-    today?.notWell.includes('sleep') ?? false,
-    again?.plan ?? undefined,
-  );
-  const shown =
-    prescription && practice && again?.plan
-      ? planForToday(
-          again.plan,
-          { share: setsShare, lighter, role: prescription.role },
-          client.facts,
-          practice,
-          client.judgedAtMs,
-        )
+  const [lighter, setLighter] = useLighter(today?.notWell.includes('sleep') ?? false, prescription?.plan);
+  const [keepsBack, setKeepsBack] = useState(false);
+  const again =
+    prescription && practice
+      ? recheck(prescription, client.facts, practice, client.judgedAtMs, { lighter, keepsBack })
       : null;
+  const shown = again?.plan ?? null;
   const checked = today !== undefined;
   const guards = guardFindings(again?.findings ?? []);
   const { mayPass, reason, asked } = useGuards(guards, failure);
@@ -95,7 +81,11 @@ export function RunBench({ client }: { client: ClientRecord }) {
     setFailure(null);
     try {
       navigate(
-        `/sessions/${await openSession(queries, newId(), prescription.id, { ...reason, ...(lighter ? { lighter } : {}) })}`,
+        `/sessions/${await openSession(queries, newId(), prescription.id, {
+          ...reason,
+          ...(lighter ? { lighter } : {}),
+          ...(keepsBack ? { keepsBack: true as const } : {}),
+        })}`,
       );
     } catch (error) {
       setFailure(error);
@@ -104,8 +94,11 @@ export function RunBench({ client }: { client: ClientRecord }) {
     }
   };
   useSpace(() => void start());
-  const makeLighter = clear && checked && again?.plan && (
-    <LighterToday plan={again.plan} lighter={lighter} onChange={setLighter} />
+  const makeLighter = clear && checked && shown && (
+    <LighterToday plan={shown} lighter={lighter} onChange={setLighter} />
+  );
+  const keepBack = ready && again && (
+    <AsLastTime day={again.day} keepsBack={keepsBack} onChange={setKeepsBack} />
   );
   // What is answered right here is not said as a way to somewhere else.
   const answeredHere = review?.kind === 'answer' || (!review && again?.retargetable);
@@ -141,12 +134,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
           {t`This version, signed ${dayAndTime(prescription.atMs)}: ${prescription.changes.map((change) => translate(change)).join(' ')}`}
         </p>
       )}
-      {prescription && setsShare < 1 && (
-        <p className="notched py-1">
-          {t`A deload week of the block: ${Math.round(100 * setsShare)} % of the sets, at the same pressures and loads.`}{' '}
-          <Why rule="PRO-4" />
-        </p>
-      )}
+      {again && <CourseToday day={again.day} />}
       {clear && !checked && <DayCheckForm client={client} />}
       {clear && guards.some(({ rule }) => rule === 'SCR-6') && <ConsentForm client={client} />}
       {clear && guards.map((finding) => <FindingLine key={translate(finding.message)} finding={finding} />)}
@@ -173,11 +161,12 @@ export function RunBench({ client }: { client: ClientRecord }) {
               {t`Open the session`}
             </Button>
           )}
+          {keepBack}
           {!lighter && makeLighter}
         </div>
       )}
       {shown && <DayExposure client={client} plan={shown} />}
-      {prescription && <PlanSummary plan={shown ?? cutSets(prescription.plan, setsShare)} />}
+      {prescription && <PlanSummary plan={shown ?? prescription.plan} />}
       {prescription && practice && <Elsewhere client={client} practice={practice} plan={prescription.plan} />}
       {prescription && (
         <p className="flex flex-wrap gap-x-6">
@@ -198,7 +187,9 @@ export function RunBench({ client }: { client: ClientRecord }) {
           </Link>
         </p>
       )}
-      {inHand && <EnterSession clientId={client.id} inHand={inHand} setsShare={setsShare} />}
+      {inHand && (
+        <EnterSession clientId={client.id} inHand={inHand} plan={shown ?? inHand.prescription.plan} />
+      )}
       {inHand && <HomeLinks clientId={client.id} coursePlan={inHand.coursePlan} />}
       <PastSessions client={client} />
     </section>

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { composeSession } from '../plan/compose';
 import { testBasis, testExercise, testOcclusion, testSession, testStrength } from '../plan/plan.fixture';
 import { measuredLimbs } from '../plan/target';
-import { planForToday } from './plan-for-today';
-import { NOW_MS, testFacts, testKitInUse } from './record.fixture';
+import { recheck } from './recheck';
+import { NOW_MS, testFacts, testKitInUse, testPrescription } from './record.fixture';
 
 const lop = (id: string, limb: 'left-thigh' | 'right-thigh', value: number) =>
   testOcclusion({ id, limb, atMs: NOW_MS, pressure: { value, unit: 'mmHg', working: [], rules: [] } });
@@ -28,16 +28,22 @@ function lighterOf(lops: [number, number], shares: [number, number]) {
     ],
   };
   const { plan } = composeSession(session, testBasis({ occlusions, strengthTests: [both], nowMs: NOW_MS }));
-  const today = planForToday(
-    plan,
-    { share: 1, lighter: { how: 'pressure', why: 'sore' }, role: 'clinician' },
+  // Under the newcomer's ramp until then; signed past it, that guard stands.
+  const guards = (['PRS-3', 'PRS-4'] as const).map((rule) => ({
+    rule,
+    subject: 'percentLop',
+    exerciseIndex: 0,
+  }));
+  const { plan: today } = recheck(
+    testPrescription({ plan, guards }),
     testFacts({ occlusions, strengthTests: [both] }),
     testKitInUse,
     NOW_MS,
+    { lighter: { how: 'pressure', why: 'sore' } },
   );
   const targets = (of: typeof plan) =>
     of.exercises.flatMap((exercise) => measuredLimbs(exercise).map(({ pressure }) => pressure.value));
-  return { signed: targets(plan), opened: targets(today) };
+  return { signed: targets(plan), opened: today ? targets(today) : [] };
 }
 
 describe('lighter today (SCR-3)', () => {

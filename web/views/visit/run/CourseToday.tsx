@@ -1,0 +1,48 @@
+import { t } from '@lingui/core/macro';
+import { isRise, moveWords } from '#core/plan';
+import type { Recheck } from '#core/record';
+import { translate } from '../../../language/translate';
+import { Button } from '../../../parts/base/Button';
+import { Why } from '../../../parts/base/Why';
+import { useAction } from '../../../parts/keys/use-action';
+
+/** What of the course is not a figure of the plan below it: a deload week, and rises that wait, with why (rules CRS-3, CRS-5). */
+export function CourseToday({ day: { deloadPercent, waits, keptBack } }: Pick<Recheck, 'day'>) {
+  return (
+    <>
+      {deloadPercent !== null && (
+        <p className="notched py-1">
+          {t`A deload week: ${deloadPercent} % of the sets, at the same pressures and loads.`}{' '}
+          <Why rule="CRS-5" />
+        </p>
+      )}
+      {keptBack.length > 0 && (
+        <p className="notched py-1">
+          {t`Kept back today: ${keptBack.map((move) => translate(moveWords(move))).join(' ')}`}{' '}
+          <Why rule="CRS-3" />
+        </p>
+      )}
+      {waits.map(({ why, exerciseIndex }) => (
+        <p key={`${exerciseIndex} ${translate(why)}`} className="text-[15px] text-quiet">
+          {translate(why)} <Why rule="CRS-3" />
+        </p>
+      ))}
+    </>
+  );
+}
+
+/** A rise is kept back by one key; a fall is not (rule CRS-3). */
+export function AsLastTime({
+  day: { moves },
+  keepsBack,
+  onChange,
+}: Pick<Recheck, 'day'> & { keepsBack: boolean; onChange: (keepsBack: boolean) => void }) {
+  const isOffered = keepsBack || moves.some(isRise);
+  useAction('as-last-time', () => onChange(!keepsBack), { enabled: isOffered });
+  if (!isOffered) return null;
+  return (
+    <Button does="as-last-time" onClick={() => onChange(!keepsBack)}>
+      {keepsBack ? t`As the plan says` : t`As last time`}
+    </Button>
+  );
+}
