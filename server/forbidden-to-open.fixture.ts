@@ -304,7 +304,10 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
         api.clock.nowMs += 1_000;
         // A letter that answers what was found clears the limbs that it names, and no other.
         if ('limbs' in limits) await api.post(at(person, 'screenings'), { ...CLEAR, yes: ['diabetes'] });
-        await api.post(at(person, 'clearances'), clearance(api.clock.nowMs, limits as unknown as Partial<NewClearance>));
+        await api.post(
+          at(person, 'clearances'),
+          clearance(api.clock.nowMs, limits as unknown as Partial<NewClearance>),
+        );
       },
     }),
   ),

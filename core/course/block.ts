@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { msg } from '../message/message';
+import { deloadSchema } from '../plan/movement';
 import { type Day, dayOf, isoDaySchema, weekdaySchema } from '../quantity/days';
 
 /** One plan of a block: how often a week, on which weekdays, and how it is placed around heavy work (rules PRO-3, PRO-4). */
@@ -39,16 +40,7 @@ export const blockWishSchema = z.object({
   /** Weekdays of heavy training. */
   heavy: z.array(weekdaySchema).max(7),
   /** Every how many weeks one is a deload, and the share of the block's sets that is done in it; null for none. */
-  deload: z
-    .object({
-      everyWeeks: z.number().int().min(3, msg('At least every third week.')).max(12),
-      setsPercent: z
-        .number(msg('Enter a share of the sets in %.'))
-        .int()
-        .min(20, msg('At least 20 % of the sets.'))
-        .max(80, msg('At most 80 %: more is no deload.')),
-    })
-    .nullable(),
+  deload: deloadSchema.nullable(),
   /** What the load is meant to rise by, in points of 1RM a week; the review decides when it does. */
   loadRisePoints: z.number(msg('Enter points of 1RM a week.')).min(0).max(5, msg('At most 5 points a week.')),
   daysOff: z.array(isoDaySchema).max(84),

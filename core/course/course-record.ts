@@ -1,7 +1,7 @@
 import type { Basis } from '../plan/basis';
 import type { Deload } from '../plan/movement';
 import type { Day } from '../quantity/days';
-import type { OpenedExercise } from '../review/opened';
+import type { OpenedFigures } from '../review/opened';
 import type { Recommendation } from '../review/review';
 import type { RuleId } from '../rules/catalogue';
 
@@ -12,7 +12,8 @@ export type OpenedSession = {
   /** Lighter for that day alone: its figures are not the course's (rule SCR-3). */
   wasLighter?: true | undefined;
   wasDeload?: true | undefined;
-  exercises: readonly OpenedExercise[];
+  /** Whether a set of it was begun. */
+  exercises: readonly (OpenedFigures & { isBegun: boolean })[];
 };
 
 /** What a course is folded from: what is in force, and how it went since it was signed (rule CRS-2). */

@@ -8,7 +8,6 @@ import type { Day } from '../quantity/days';
 import { MS_PER_DAY } from '../quantity/units';
 import type { Change } from '../review/change';
 import { openedAt } from '../review/opened';
-import type { Reading } from '../review/reading';
 import { kindsMoved } from '../review/summary';
 import type { CourseRecord, OpenedSession } from './course-record';
 import { type DayChoices, type DaySession, sessionOn } from './session-on';
@@ -20,8 +19,6 @@ export type Lived = {
   changes?: readonly Change[];
   wasLighter?: true;
 };
-
-const READ = {} as Reading;
 
 /** A course as it is lived day by day, for tests: what each day opens is what the next goes by. */
 export class LivedCourse {
@@ -58,7 +55,7 @@ export class LivedCourse {
   live(day: Day, { tolerated = true, changes = [], ...lived }: Lived = {}, choices?: DayChoices): Plan {
     const { session, deloadPercent } = this.on(day, choices);
     const { plan } = compose(session, this.recordOn(day).basis);
-    const exercises = openedAt(plan).map((opened) => ({ ...opened, reading: READ, answer: null }));
+    const exercises = openedAt(plan).map((opened) => ({ ...opened, isBegun: true }));
     const worked = plan.exercises.map(({ exerciseId, mode, limbs }) => ({
       exerciseId,
       mode,

@@ -30,7 +30,7 @@ export function figuresIn(
     .filter(({ wasLighter }) => !wasLighter)
     .flatMap(({ day, wasDeload, exercises }) => {
       const exercise = exercises[exerciseIndex];
-      return exercise?.reading ? [{ day, wasDeload, exercise }] : [];
+      return exercise?.isBegun ? [{ day, wasDeload, exercise }] : [];
     });
   const pressure = movementOf(choice, 'pressure');
   const limbs = choice.limbs.flatMap((worn): Figure[] => {

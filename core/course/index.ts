@@ -1,3 +1,4 @@
+export { type DayAhead, daysAhead } from './ahead';
 export {
   type Block,
   type BlockLine,
@@ -24,10 +25,13 @@ export {
   type Occasion,
   occasionWords,
 } from './course-plan';
+export type { CourseRecord } from './course-record';
 export { type BlockEntry, followBlock } from './follow-block';
 export { type LadderAnswers, ladderAnswersSchema, type RungCheck } from './ladder';
 export { placeBlock, type Running } from './place-block';
 export type { Unmet } from './place-sessions';
 export { type Rehearsal, type RehearsedSession, rehearse, type Spread, simulatedSession } from './rehearse';
+export { type DaySession, sessionOn } from './session-on';
 export type { Turn } from './turn';
+export { usualDays } from './usual-days';
 export { readBlock } from './versions/read-block';

@@ -6,6 +6,7 @@ import type { ExerciseChoice } from '../plan/choices';
 import { MOST_A_WEEK } from '../plan/figure-ids';
 import type { Plan } from '../plan/plan';
 import { rampLevel, weekOf } from '../pressure/ramp';
+import { percentOf } from '../pressure/target-pressure';
 import type { Day } from '../quantity/days';
 import { limbKind } from '../quantity/limb';
 import { roundDownToDivision, tidy } from '../quantity/rounding';
@@ -196,18 +197,11 @@ function byDay(figure: Figure, { record, day, choice }: FigureContext): ReturnTy
   const toMmHg = Math.min(mostMmHg, before.pressureMmHg + reEntryMmHg.aDay);
   const days = new Set(past.map((one) => one.day)).size;
   return {
-    to: toMmHg >= mostMmHg ? movement.to : percentMaking(toMmHg, lopMmHg),
+    to: toMmHg >= mostMmHg ? movement.to : percentOf(toMmHg, lopMmHg),
     why: msg('day {days} of re-entry, {before} mmHg before', { days: days + 1, before: before.pressureMmHg }),
     sinceDay: day,
   };
 }
-
-/**
- * A share of LOP in tenths that comes to a pressure when it is rounded down to the gauge.
- * @example percentMaking(62, 156.5) //=> 39.7, since 39.6 % is 61.97 mmHg
- */
-export const percentMaking = (pressureMmHg: number, lopMmHg: number): number =>
-  Math.ceil(tidy((1000 * pressureMmHg) / lopMmHg)) / 10;
 
 /** As the review of the last session says, up to the bound (rules REV-6, REV-7). */
 function byReview(figure: Figure, context: FigureContext): ReturnType<Rise> {

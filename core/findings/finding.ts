@@ -15,7 +15,9 @@ export type Fix =
   | { set: 'order'; to: 'compound-first' }
   | { set: 'exercise'; to: 'remove' }
   | { set: 'limbs'; to: 'one' }
-  | { set: 'inForce'; to: 'pressure' | 'test' };
+  | { set: 'inForce'; to: 'pressure' | 'test' }
+  /** Up to where a figure moves (rule CRS-1). */
+  | { set: 'bound'; figure: string; to: number };
 
 /**
  * What a check found. `hard` cannot be passed by anyone; `guard` needs a clinician and a reason;

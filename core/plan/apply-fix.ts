@@ -60,6 +60,13 @@ function changed(choice: ExerciseChoice, fix: ChoiceFix, basis: Basis): Exercise
       };
     case 'pressureMmHg':
       return { ...choice, limbs: atMostArbitraryMmHg(choice.limbs, fix.to) };
+    case 'bound':
+      return {
+        ...choice,
+        movements: (choice.movements ?? []).map((movement) =>
+          movement.figure === fix.figure ? { ...movement, to: fix.to } : movement,
+        ),
+      };
     case 'percentOneRepMax':
       return choice.load.kind === 'weighed'
         ? { ...choice, load: { ...choice.load, percentOneRepMax: fix.to } }

@@ -1,8 +1,10 @@
 import type { TightnessFact } from '../cuff/fact';
+import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
 import { mayBeArbitrary } from '../pressure/arbitrary';
 import { mostPercentLop } from '../pressure/most-percent-lop';
 import { passiveReEntryMmHg, proposedPercent, rampLevel } from '../pressure/ramp';
+import { percentOf } from '../pressure/target-pressure';
 import { PROTOCOLS } from '../protocol/data/protocols';
 import { SCHOOLS } from '../protocol/data/schools';
 import type { Exercise } from '../protocol/exercise';
@@ -11,7 +13,7 @@ import type { SchoolId } from '../protocol/schools';
 import type { WorkMode } from '../protocol/work-mode';
 import { type Limb, limbKind, POSITIONS, type Position } from '../quantity/limb';
 import { newest } from '../quantity/newest';
-import { tidy } from '../quantity/rounding';
+import { roundDownToDivision, tidy } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
 import { type Basis, isPostOperativeWork } from './basis';
 import { withoutLop } from './check-limb';
@@ -96,7 +98,7 @@ export function draftLimb(
     cap ?? Number.POSITIVE_INFINITY,
   );
   const bounds =
-    mode === 'passive' ? [reEntryPercent(limb, lopMmHg, wanted, basis)] : movingBounds(limb, schoolId, basis);
+    mode === 'passive' ? [reEntryPercent(occlusion, wanted, basis)] : movingBounds(limb, schoolId, basis);
   const held = Math.floor((100 * cuff.maxPressureMmHg) / lopMmHg);
   const percentLop = Math.min(wanted, lowered ?? 100, mostPercentLop(mode), held, ...bounds);
   return { ...worn, percentLop: Math.max(1, percentLop) };
@@ -110,10 +112,16 @@ function movingBounds(limb: Limb, schoolId: SchoolId, { done, today }: Basis): n
 }
 
 /** After an operation passive cycles are built up from below, counted by the procedure and the limb (rule PRS-4). */
-function reEntryPercent(limb: Limb, lopMmHg: number, wanted: number, basis: Basis): number {
+function reEntryPercent(
+  { limb, pressure, divisionMmHg }: Pick<OcclusionFact, 'limb' | 'pressure' | 'divisionMmHg'>,
+  wanted: number,
+  basis: Basis,
+): number {
   if (!isPostOperativeWork([limb], basis)) return wanted;
-  const mmHg = passiveReEntryMmHg((lopMmHg * wanted) / 100, passiveDays(limb, basis));
-  return Math.floor(tidy((100 * mmHg) / lopMmHg));
+  const trainingMmHg = roundDownToDivision(tidy((pressure.value * wanted) / 100), divisionMmHg);
+  const mmHg = passiveReEntryMmHg(trainingMmHg, passiveDays(limb, basis));
+  if (mmHg >= trainingMmHg) return wanted;
+  return percentOf(Math.max(divisionMmHg, roundDownToDivision(mmHg, divisionMmHg)), pressure.value);
 }
 
 /** Whole days since the first passive work on a limb after its last procedure; 0 before it. */

@@ -19,10 +19,11 @@ import { applyFix } from './apply-fix';
 import { type Basis, isPostOperativeWork } from './basis';
 import { orderRank } from './check-session';
 import { type ExerciseChoice, type LoadChoice, type SessionChoice, setsOf } from './choices';
-import { composeSession } from './compose';
+import { composeCourse } from './compose-course';
 import { arbitraryChoice, draftLimb, measuredPosition, strapFor } from './draft-limb';
 import { GOALS, type GoalId, RUNG_NAMES, RUNG_PROTOCOLS } from './goals';
 import { rangesCrossed, rungPassed } from './letter-work';
+import { proposedMovements, withMovements } from './movements-for';
 
 /** What one exercise takes over from its last session, the reviewed change applied. Shares in %, rest in ms. */
 export type Carried = {
@@ -102,11 +103,19 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
     notes.push(msg('Newcomer: the first inflation of each limb is primed (PRS-6).'));
     primeFirst(exercises);
   }
+  const { goal: goalId, schoolId } = wish;
   const sitting = goal.sitting ? { sitting: [...goal.sitting] } : {};
-  const whole = fixAll({ goal: wish.goal, schoolId: wish.schoolId, exercises, ...sitting }, basis);
-  return isMessage(whole)
-    ? { session: null, notes: [...notes, msg('No draft: {why}', { why: whole })] }
-    : { session: whole, notes };
+  const moving = exercises.map((choice) =>
+    withMovements(choice, proposedMovements(choice, goalId, { schoolId, basis }), basis),
+  );
+  // Where a bound cannot be signed, it begins as steady.
+  const made = [moving, exercises].map((of) =>
+    fixAll({ goal: goalId, schoolId, exercises: of, ...sitting }, basis),
+  );
+  const whole = made.find((one) => !isMessage(one)) ?? made[1];
+  return whole && !isMessage(whole)
+    ? { session: whole, notes }
+    : { session: null, notes: [...notes, msg('No draft: {why}', { why: whole ?? '' })] };
 }
 
 /** More remedies than this in a row go round in circles. */
@@ -119,7 +128,7 @@ const MOST_REMEDIES = 24;
 export function fixAll(session: SessionChoice, basis: Basis): SessionChoice | Message {
   let now = session;
   for (let remedies = 0; remedies <= MOST_REMEDIES; remedies += 1) {
-    const refused = composeSession(now, basis).findings.filter(({ level }) => level !== 'note');
+    const refused = composeCourse(now, basis).findings.filter(({ level }) => level !== 'note');
     const [first] = refused;
     if (!first) return now;
     const fixable = refused.find(({ fix }) => fix && !(fix.set === 'exercise'));

@@ -21,17 +21,28 @@ export { choicesOf } from './choices-of';
 export { compareSchools, type SchoolRow, underSchool } from './compare-schools';
 export { compile } from './compile';
 export { type Composed, composeSession, UnknownChoice } from './compose';
+export { atBounds, composeCourse } from './compose-course';
 export { type Dose, doseOf } from './dose';
 export { choiceFor, draftLimb } from './draft-limb';
 export { bestKit, type DraftWish, draftSession } from './draft-session';
-export { setsAtShare } from './figures';
+export { FIGURE_KINDS, type FigureId, type FigureKind, figureWords, MOST_A_WEEK } from './figure-ids';
+export { figureValue, setsAtShare } from './figures';
 export { GOALS, type GoalId, goalIdSchema, RUNG_LABELS, RUNG_NAMES } from './goals';
 export { pastBounds } from './last-gate';
 export { lighterWords } from './lighter';
 export { LIGHTER_WAYS, type Lighter, lighterSchema, WHY_LIGHTER } from './lighter-schema';
 export { mirror, mirrorName } from './mirror';
 export { isRise, type Move, moveWords } from './move';
-export { type Deload, type Movement, movementsWords, movementWords } from './movement';
+export {
+  byWords,
+  type Deload,
+  type Movement,
+  movementOf,
+  movementsWords,
+  movementWords,
+  stepWords,
+} from './movement';
+export { movementsFor, proposedMovements, withMovements } from './movements-for';
 export { fenceMs } from './occlusion-clock';
 export { offers } from './offers';
 export { exerciseWords, type Plan, type PlannedExercise } from './plan';

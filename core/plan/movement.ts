@@ -61,24 +61,28 @@ export type Deload = z.infer<typeof deloadSchema>;
 
 const { pointsPerWeek, reEntryMmHg, withoutLopMmHg } = RULES['PRS-4'].figures;
 
-/** A movement in words. @example movementWords({ by: 'week', figure: 'watts', step: 5, to: 110 }) //=> '+5 W a week to 110 W' */
-export function movementWords(movement: Movement): Message {
-  const end = figureWords(movement.figure, movement.to);
+/** A movement in words. @example movementWords({ by: 'week', figure: 'watts', step: 5, to: 110 }) //=> '+5 W a week, to 110 W' */
+export const movementWords = (movement: Movement): Message =>
+  msg('{by}, to {end}', { by: byWords(movement), end: figureWords(movement.figure, movement.to) });
+
+/** By what a movement goes, in words. @example byWords({ by: 'ramp', figure: 'percent-lop', to: 60 }) //=> 'ramp, +5 points a week' */
+export function byWords(movement: Movement): Message {
   switch (movement.by) {
     case 'ramp':
       return movement.figure === 'mmHg'
-        ? msg('ramp: +{aWeek} mmHg a week to {end}', { aWeek: withoutLopMmHg.aWeek, end })
-        : msg('ramp: +{pointsPerWeek} points a week to {end}', { pointsPerWeek, end });
+        ? msg('ramp, +{aWeek} mmHg a week', { aWeek: withoutLopMmHg.aWeek })
+        : msg('ramp, +{pointsPerWeek} points a week', { pointsPerWeek });
     case 're-entry':
-      return msg('re-entry: +{aDay} mmHg a day to {end}', { aDay: reEntryMmHg.aDay, end });
+      return msg('re-entry, +{aDay} mmHg a day', { aDay: reEntryMmHg.aDay });
     case 'week':
-      return msg('+{step} a week to {end}', { step: stepWords(movement.figure, movement.step), end });
+      return msg('+{step} a week', { step: stepWords(movement.figure, movement.step) });
     case 'review':
-      return msg('by the review, to {end}', { end });
+      return msg('by the review');
   }
 }
 
-const stepWords = (figure: FigureId, step: number): Message =>
+/** A step of a figure, in words. @example stepWords('percent-lop', 5) //=> '5 points' */
+export const stepWords = (figure: FigureId, step: number): Message =>
   figure === 'percent-lop' || figure === 'percent-1rm'
     ? msg('{step, plural, one {# point} other {# points}}', { step })
     : figure === 'mark'

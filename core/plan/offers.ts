@@ -2,7 +2,7 @@ import type { Finding } from '../findings/finding';
 import { applyFix } from './apply-fix';
 import type { Basis } from './basis';
 import type { SessionChoice } from './choices';
-import { composeSession } from './compose';
+import { composeCourse } from './compose-course';
 
 const HEIGHT: Record<Finding['level'], number> = { note: 0, guard: 1, hard: 2 };
 
@@ -17,7 +17,7 @@ export const offers = (session: SessionChoice, findings: readonly Finding[], bas
     const fixed = applyFix(session, finding, basis);
     // Nothing is left to judge where the only exercise was removed.
     if (fixed.exercises.length === 0) return true;
-    const after = composeSession(fixed, basis).findings;
+    const after = composeCourse(fixed, basis).findings;
     return alike(after, finding) < alike(findings, finding) && !bringsHigher(findings, after, finding.level);
   });
 

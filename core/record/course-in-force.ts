@@ -39,7 +39,10 @@ export function courseRecordOf(
       ({ startedAtMs, tolerated, wasLighter, wasDeload, exercises }) => ({
         day: day(startedAtMs),
         tolerated,
-        exercises,
+        exercises: exercises.map(({ reading, answer: _, ...figures }) => ({
+          ...figures,
+          isBegun: reading !== null,
+        })),
         ...(wasLighter ? { wasLighter } : {}),
         ...(wasDeload ? { wasDeload } : {}),
       }),
@@ -97,3 +100,19 @@ export function waitsToBeSeen(
   );
   return last?.byClient === true && !last.reviewed;
 }
+
+/** What a version that is not signed yet begins with: nothing was opened under it, and everything else is as it stands. */
+export const recordOfDraft = (
+  coursePlanId: string | null,
+  facts: ClientFacts,
+  basis: Basis,
+): CourseRecord => ({
+  basis,
+  opened: [],
+  advices: [],
+  trainedDays: facts.sessions
+    .filter((session) => session.coursePlanId === coursePlanId && session.worked.length > 0)
+    .map(({ startedAtMs }) => dayAt(startedAtMs, facts.zoneOffsetMs)),
+  deload: coursePlanId === null ? null : deloadOfBlock(facts, coursePlanId, basis.today),
+  isPassed: () => false,
+});

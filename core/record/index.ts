@@ -12,7 +12,7 @@ export { chainOf, linksThatHold } from './chain/chain';
 export { limbInHand } from './chain/uses';
 export { chooseWork, type Reason, WORK_LABELS, type WorkOption } from './choose-work';
 export { comparisonInForce, comparisonWords } from './comparison-in-force';
-export { asKnownAt, courseToday, waitsToBeSeen } from './course-in-force';
+export { asKnownAt, courseRecordOf, courseToday, recordOfDraft, waitsToBeSeen } from './course-in-force';
 export { type CourseReview, type ExerciseReview, reviewOfCourse } from './course-review';
 export { type CourseBar, type CourseStrip, courseStrip } from './course-strip';
 export { dailyExposures } from './daily-exposure';

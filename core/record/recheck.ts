@@ -6,10 +6,11 @@ import { targetLoad } from '../load/target-load';
 import { mass, msg } from '../message/message';
 import { goByInForce } from '../plan/apply-fix';
 import type { Basis } from '../plan/basis';
-import { changePercentLop, type ExerciseChoice, type SessionChoice } from '../plan/choices';
+import { changePercentLop, type SessionChoice } from '../plan/choices';
 import { choicesOf } from '../plan/choices-of';
 import { type Composed, composeSession, UnknownChoice } from '../plan/compose';
-import { setsInNumber, withFigure } from '../plan/figures';
+import { atBounds } from '../plan/compose-course';
+import { setsInNumber } from '../plan/figures';
 import type { Lighter } from '../plan/lighter-schema';
 import { type Move, moveWords } from '../plan/move';
 import type { Plan, PlannedExercise } from '../plan/plan';
@@ -153,17 +154,6 @@ export function boundsOfPlan(plan: Plan, basis: Basis): Plan {
 /** A plan as it was signed, on the measurements in force (rule PRS-8). @throws UnknownChoice where one is gone */
 export const onMeasurements = (plan: Plan, basis: Basis): Plan =>
   composeSession(onPressuresInForce(choicesOf(plan), basis), basis).plan;
-
-/** Every figure at the end of its movement. */
-const atBounds = (session: SessionChoice): SessionChoice => ({
-  ...session,
-  exercises: session.exercises.map((choice) =>
-    (choice.movements ?? []).reduce<ExerciseChoice>(
-      (made, { figure, to }) => withFigure(made, figure, (value) => Math.max(value, to)),
-      choice,
-    ),
-  ),
-});
 
 /** A signature that came from a file is a claim (rule START-3). */
 const signedElsewhere = ({ isSignedElsewhere }: Pick<PrescriptionFact, 'isSignedElsewhere'>): Finding[] =>

@@ -9,8 +9,8 @@ import { type Change, tidyChange } from './change';
 import { type Reading, readingOf } from './reading';
 import type { Reviewed } from './reviewed';
 
-/** An exercise of a session: what it was opened at, and what was done of it, null where no set was begun (rule CRS-2). */
-export type OpenedExercise = {
+/** What an exercise was opened at (rule CRS-2). */
+export type OpenedFigures = {
   limbs: {
     limb: Limb;
     figure: LimbFigure;
@@ -24,13 +24,17 @@ export type OpenedExercise = {
   figures: { [Figure in ExerciseFigure]?: number | undefined };
   /** Rest after the first set. */
   restMs: number | null;
+};
+
+/** An exercise of a session: what it was opened at, and what was done of it, null where no set was begun. */
+export type OpenedExercise = OpenedFigures & {
   reading: Reading | null;
   /** What was answered to its review; empty where it was declined, null while it is not answered (rule REV-10). */
   answer: Change | null;
 };
 
 /** What each exercise of a plan opens at. */
-export const openedAt = (plan: Plan): Omit<OpenedExercise, 'reading' | 'answer'>[] =>
+export const openedAt = (plan: Plan): OpenedFigures[] =>
   choicesOf(plan).exercises.map((choice, place) => ({
     limbs: choice.limbs.map((worn, at) => {
       const target = plan.exercises[place]?.limbs[at];

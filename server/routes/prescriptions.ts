@@ -5,7 +5,7 @@ import { msg, sentences } from '#core/message';
 import {
   type Basis,
   type Composed,
-  composeSession,
+  composeCourse,
   planChanges,
   type SessionChoice,
   UnknownChoice,
@@ -107,7 +107,7 @@ const namedIn = ({ exercises }: SessionChoice): Named => ({
 
 function composeOrRefuse(session: SessionChoice, basis: Basis): Composed {
   try {
-    return composeSession(session, basis);
+    return composeCourse(session, basis);
   } catch (error) {
     if (!(error instanceof UnknownChoice)) throw error;
     const { path, says, remedy } = error;

@@ -5,11 +5,17 @@ export function WordMenu<T extends string>({
   label,
   value,
   options,
+  isSmall = false,
+  shown,
   onChange,
 }: {
   label: string;
   value: T;
   options: readonly { value: T; label: string }[];
+  /** Beside a figure rather than in a sentence. */
+  isSmall?: boolean;
+  /** What is shown of the chosen one, where that is shorter than in the list. */
+  shown?: string;
   onChange: (value: T) => void;
 }) {
   const chosen = options.find((option) => option.value === value)?.label ?? value;
@@ -17,9 +23,9 @@ export function WordMenu<T extends string>({
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
         aria-label={`${label}: ${chosen}`}
-        className="inline-block border-b-2 border-plum px-0.5 pt-2 pb-0.5 leading-tight font-semibold hover:bg-tint data-[state=open]:bg-tint"
+        className={`${isSmall ? 'pt-1 text-left' : 'pt-2'} inline-block border-b-2 border-plum px-0.5 pb-0.5 leading-tight font-semibold hover:bg-tint data-[state=open]:bg-tint`}
       >
-        {chosen}
+        {shown ?? chosen}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content

@@ -11,6 +11,7 @@ import { type Measure, useUnits } from '../../words/units';
 import { ItsKey } from '../base/Button';
 import { Pip } from '../base/Pip';
 import { useAction } from '../keys/use-action';
+import { planToday } from './plan-today';
 
 /** The plans of a person, the next one first, each with why it is its turn; one is in hand, and is shown in full elsewhere. */
 export function PlanLines({
@@ -51,7 +52,9 @@ export function PlanLines({
             </span>
             {plans.length > 1 && coursePlan.id === following ? <ItsKey of="other-plan" /> : <span />}
             {coursePlan.id !== inHand?.coursePlan.id && (
-              <span className="col-span-2 col-start-2 text-[15px]">{figuresOf(prescription.plan, mass)}</span>
+              <span className="col-span-2 col-start-2 text-[15px]">
+                {figuresOf(planToday(prescription, client, practice), mass)}
+              </span>
             )}
           </button>
         </li>

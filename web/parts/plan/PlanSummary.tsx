@@ -2,8 +2,12 @@ import { t } from '@lingui/core/macro';
 import {
   type CuffedTarget,
   compile,
+  FIGURE_KINDS,
   isCuffed,
+  isRise,
   type LimbTarget,
+  type Move,
+  moveWords,
   type Plan,
   type PlannedExercise,
   type PlannedSet,
@@ -46,27 +50,33 @@ export function PlanSummary({ plan }: { plan: Plan }) {
               target.kind === 'by-feel' ? (
                 <Strapped key={target.limb} {...target} />
               ) : (
-                <Figure
-                  key={target.limb}
-                  label={`${exercise.limbs.length > 1 || plan.exercises.length > 1 ? `${translate(LIMB_LABELS[target.limb])}, ` : ''}${shareWords(target)}`}
-                  derived={target.pressure}
-                  size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
-                />
+                <div key={target.limb}>
+                  <Figure
+                    label={`${exercise.limbs.length > 1 || plan.exercises.length > 1 ? `${translate(LIMB_LABELS[target.limb])}, ` : ''}${shareWords(target)}`}
+                    derived={target.pressure}
+                    size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
+                  />
+                  <Moved plan={plan} place={place} isOf={({ limb }) => limb === target.limb} />
+                </div>
               ),
             )}
-            {exercise.load.kind === 'weighed' ? (
-              <Figure
-                label={`${translate(exercise.load.recipe)}${shareOfMax(exercise.load, exercise.load.load.value)}`}
-                derived={exercise.load.load}
-                size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
-              />
-            ) : (
-              <p className="self-center text-xl">{translate(exercise.load.recipe)}</p>
-            )}
+            <div className={exercise.load.kind === 'weighed' ? '' : 'self-center'}>
+              {exercise.load.kind === 'weighed' ? (
+                <Figure
+                  label={`${translate(exercise.load.recipe)}${shareOfMax(exercise.load, exercise.load.load.value)}`}
+                  derived={exercise.load.load}
+                  size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
+                />
+              ) : (
+                <p className="text-xl">{translate(exercise.load.recipe)}</p>
+              )}
+              <Moved plan={plan} place={place} isOf={({ figure }) => FIGURE_KINDS[figure] === 'load'} />
+            </div>
             <div>
               <p className="text-[13px] text-quiet">{translate(exercise.protocolLabel)}</p>
               <p className="figures text-3xl">{setsWords(exercise)}</p>
               <p className="text-[14px] text-quiet">{restWords(exercise)}</p>
+              <Moved plan={plan} place={place} isOf={({ figure }) => FIGURE_KINDS[figure] === 'volume'} />
             </div>
           </div>
         </div>
@@ -75,6 +85,16 @@ export function PlanSummary({ plan }: { plan: Plan }) {
       <OcclusionStrip planned={compile(plan)} plan={plan} />
     </div>
   );
+}
+
+/** What moved a figure since it was last opened, and why (rule CRS-3); a rise is set off. */
+function Moved({ plan, place, isOf }: { plan: Plan; place: number; isOf: (move: Move) => boolean }) {
+  const moves = (plan.course?.moves ?? []).filter((move) => move.exerciseIndex === place && isOf(move));
+  return moves.map((move) => (
+    <p key={move.figure} className={`max-w-xs text-[15px] ${isRise(move) ? 'font-semibold' : ''}`}>
+      {translate(moveWords(move))}
+    </p>
+  ));
 }
 
 /** What share of its LOP a pressure is, or that it is not known (rule PRS-7). */

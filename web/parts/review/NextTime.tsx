@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { whoMay } from '#core/access';
 import { calledIn } from '#core/plan';
-import { limitsInForce, reviewSession } from '#core/record';
+import { limitsInForce, reviewOfCourse, reviewSession } from '#core/record';
 import { changeWords } from '#core/review';
 import type { Act } from '../../act/act';
 import { type LiveSession, useSession } from '../../data/live-session';
@@ -57,6 +57,13 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
   const called = calledIn(view.plan.exercises);
   if (!isReady || done.length === 0) return null;
   const limits = limitsInForce(client.facts, client.judgedAtMs);
+  const prescription = client.facts.prescriptions.find(({ versions }) =>
+    versions.includes(view.prescriptionId),
+  );
+  const course =
+    prescription && reviewOfCourse(prescription, client.facts, practice.weightKits, client.judgedAtMs);
+  const asks = course?.session.id === view.id ? course.exercises.map((one) => one?.asks ?? null) : null;
+  const waits = asks === null ? open.length > 0 : asks.some((one) => one !== null);
   return (
     <section aria-label={t`Next time`} className="space-y-2 border-l-4 border-plum pl-4">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -89,9 +96,17 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
           )}
         </div>
       ))}
+      {asks?.map((why, place) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
+        <p key={place} className={why ? 'notched py-1' : 'hidden'}>
+          {translate(why ?? '')} <Why rule="REV-10" />
+        </p>
+      ))}
       {open.length > 0 && (
         <p className="text-[15px] text-quiet print:hidden">
-          {t`${!maySign ? `${translate(whoMay('sign'))} ` : ''}The answer makes the next version of the plan; it is asked before the plan opens again.`}
+          {waits
+            ? t`${!maySign ? `${translate(whoMay('sign'))} ` : ''}It is asked before the plan opens again; past what was signed, the answer is the next version.`
+            : t`This is inside what was signed: the plan moves so by itself. Answer only to do otherwise.`}
         </p>
       )}
     </section>

@@ -10,6 +10,7 @@ import { FieldError } from '../../../parts/fields/Field';
 import { OnePage } from '../../../parts/paper/OnePage';
 import { PaperBar } from '../../../parts/paper/PaperBar';
 import type { Paper } from '../../../parts/paper/papers';
+import { planToday } from '../../../parts/plan/plan-today';
 import { usePlanSearch } from '../../../parts/plan/use-plan-in-hand';
 import { OperatorSheet } from './OperatorSheet';
 import { PersonalSheet } from './PersonalSheet';
@@ -62,7 +63,11 @@ export function SheetView() {
       </nav>
       <div className="py-6 print:p-0">
         <OnePage key={`${reader} ${paper}`} paper={paper}>
-          <Sheet client={client} prescription={prescription} practice={practice} />
+          <Sheet
+            client={client}
+            prescription={{ ...prescription, plan: planToday(prescription, client, practice) }}
+            practice={practice}
+          />
         </OnePage>
       </div>
     </div>

@@ -17,6 +17,7 @@ import { Said } from '../../../parts/base/Why';
 import { useAction } from '../../../parts/keys/use-action';
 import { AtPlaces } from '../../../parts/plan/AtPlaces';
 import { LimitsInForce } from '../../../parts/plan/LimitsInForce';
+import { CourseAhead } from './CourseAhead';
 import { EffortForecast } from './EffortForecast';
 import { ExerciseList } from './ExerciseList';
 import { ExerciseEditor } from './editor/ExerciseEditor';
@@ -119,6 +120,16 @@ export function Composer({
                 findings={ofNone}
                 fixOf={fixOf}
               />
+              {composed && (
+                <CourseAhead
+                  client={client}
+                  composer={composer}
+                  session={session}
+                  plan={composed.plan}
+                  coursePlanId={start.inHand?.coursePlan.id ?? null}
+                  occasion={choice.occasion}
+                />
+              )}
               {composed && timeline ? (
                 <PlanStrip
                   plan={composed.plan}

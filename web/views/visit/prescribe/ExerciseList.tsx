@@ -18,7 +18,13 @@ import { CSS } from '@dnd-kit/utilities';
 import { t } from '@lingui/core/macro';
 import { GripVertical, Plus, X } from 'lucide-react';
 import { useState } from 'react';
-import { alternate, keepSupersets, type PlannedExercise, type SessionChoice } from '#core/plan';
+import {
+  alternate,
+  type FigureKind,
+  keepSupersets,
+  type PlannedExercise,
+  type SessionChoice,
+} from '#core/plan';
 import { LIMB_NAMES, limbKind, POSITION_NAMES } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { Figure } from '../../../parts/base/Figure';
@@ -28,6 +34,7 @@ import { ExercisePicker } from '../../../parts/plan/ExercisePicker';
 import { restWords, setsWords } from '../../../parts/plan/PlanSummary';
 import { Strapped } from '../../../parts/plan/Strapped';
 import { plain } from '../../../words/format';
+import { MovementWords } from './MovementWords';
 import { changeSet, mayShare, newExercise, sideWords } from './state/choices';
 import type { ComposerState } from './state/use-composer';
 
@@ -172,7 +179,19 @@ function Row({
               {mine > 0 && <span className="notched block text-[14px] text-ochre">{t`${mine} to fix`}</span>}
             </button>
             {planned ? (
-              <Figures planned={planned} isMoved={exercise?.kind !== 'passive'} />
+              <Figures
+                planned={planned}
+                isMoved={exercise?.kind !== 'passive'}
+                moves={(kind) => (
+                  <MovementWords
+                    choice={choice}
+                    kind={kind}
+                    session={session}
+                    basis={basis}
+                    change={(next) => changeExercise(place, next)}
+                  />
+                )}
+              />
             ) : (
               <span className="text-[14px] text-quiet">{t`a figure is missing`}</span>
             )}
@@ -221,7 +240,16 @@ function Row({
 }
 
 /** What comes of the choices: the pressure of each limb, the load, the sets, each with its working. */
-function Figures({ planned, isMoved }: { planned: PlannedExercise; isMoved: boolean }) {
+function Figures({
+  planned,
+  isMoved,
+  moves,
+}: {
+  planned: PlannedExercise;
+  isMoved: boolean;
+  /** How a figure moves, in words that change it. */
+  moves: (kind: FigureKind) => React.ReactNode;
+}) {
   const one = planned.limbs.length === 1;
   return (
     <>
@@ -247,6 +275,7 @@ function Figures({ planned, isMoved }: { planned: PlannedExercise; isMoved: bool
             </div>
           ),
         )}
+        {moves('pressure')}
       </div>
       <div>
         {!isMoved ? null : planned.load.kind === 'weighed' ? (
@@ -259,11 +288,13 @@ function Figures({ planned, isMoved }: { planned: PlannedExercise; isMoved: bool
         ) : (
           <p className="pt-4 text-lg leading-tight">{translate(planned.load.recipe)}</p>
         )}
+        {isMoved && moves('load')}
       </div>
       <div className="@max-lg:col-span-2">
         <p className="text-[13px] text-quiet">{translate(planned.protocolLabel)}</p>
         <p className="figures text-xl leading-tight">{setsWords(planned).replaceAll(' ', '')}</p>
         <p className="text-[13px] text-quiet">{restWords(planned)}</p>
+        {moves('volume')}
       </div>
     </>
   );

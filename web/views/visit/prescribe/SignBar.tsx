@@ -7,10 +7,11 @@ import type { ClientRecord } from '#contract/client';
 import type { Template } from '#contract/practice';
 import type { NewPrescription, SignedFor } from '#contract/prescription';
 import { hardFindings } from '#core/findings';
-import type { SessionChoice } from '#core/plan';
+import { figureWords, type SessionChoice } from '#core/plan';
 import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { useMay, usePractitioner, useRecordWrite } from '../../../data/queries';
+import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Only } from '../../../parts/base/Only';
 import { Field, FieldError } from '../../../parts/fields/Field';
@@ -67,8 +68,26 @@ export function SignBar({
           <KeepAsTemplate session={session} disabled={!composer.composed || hard > 0} />
         </div>
       </Only>
+      <Bounds session={session} />
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
     </div>
+  );
+}
+
+/** What the signature covers, beside the session itself (rule CRS-1). */
+function Bounds({ session: { exercises } }: { session: SessionChoice }) {
+  const bounds = [
+    ...new Set(
+      exercises.flatMap(({ movements = [] }) =>
+        movements.map(({ figure, to }) => translate(figureWords(figure, to))),
+      ),
+    ),
+  ];
+  if (bounds.length === 0) return null;
+  return (
+    <p className="max-w-md text-[14px] text-quiet max-sm:hidden">
+      {t`Never above ${bounds.join(', ')}; a bad or missed session makes it wait.`}
+    </p>
   );
 }
 

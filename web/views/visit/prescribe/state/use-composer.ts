@@ -8,7 +8,7 @@ import {
   applyFix,
   type Basis,
   type Composed,
-  composeSession,
+  composeCourse,
   type DraftWish,
   draftSession,
   type ExerciseChoice,
@@ -81,7 +81,7 @@ type Made = { composed: Composed | null; missing: string | null };
 function composeOrSay(session: SessionChoice | null, basis: Basis): Made {
   if (!session || !isComplete(session)) return { composed: null, missing: null };
   try {
-    return { composed: composeSession(session, basis), missing: null };
+    return { composed: composeCourse(session, basis), missing: null };
   } catch (error) {
     if (!(error instanceof UnknownChoice)) throw error;
     return {
