@@ -290,7 +290,6 @@ function blockOf({ name, perWeek }: Course, { facts }: ClientRecord, nowMs: numb
     })),
     heavy: [],
     deload: null,
-    loadRisePoints: 1,
     daysOff: [],
     atTime: AT_TIMES[name.length % AT_TIMES.length] ?? '17:30',
   };

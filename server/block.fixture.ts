@@ -19,7 +19,6 @@ export function blockFor(
     ],
     heavy: [],
     deload: null,
-    loadRisePoints: 0,
     daysOff: [],
     atTime: '17:30',
     ...changes,

@@ -13,7 +13,6 @@ type Start = {
   heavy: readonly number[];
   onHeavyDays: BlockLine['onHeavyDays'];
   deload: BlockWish['deload'];
-  loadRisePoints: number;
 };
 
 const USUAL = {
@@ -23,7 +22,6 @@ const USUAL = {
   heavy: [],
   onHeavyDays: 'apart',
   deload: null,
-  loadRisePoints: 0,
 } satisfies Omit<Start, 'label' | 'words'>;
 
 /** Where a block may start from (rules PRO-3, PRO-4, PRO-6). */
@@ -40,14 +38,12 @@ export const BLOCK_STARTS = {
     words: msg('Growth may show from the third week; a deload every fourth.'),
     perWeek: 3,
     deload: { everyWeeks: 4, setsPercent: 50 },
-    loadRisePoints: 1,
   },
   'one-heavy-two-light': {
     ...USUAL,
     label: msg('One heavy day, two cuffed'),
     words: msg('A heavy day keeps strength, two cuffed days add volume at little strain (PRO-4).'),
     heavy: [0],
-    loadRisePoints: 1,
   },
   finishers: {
     ...USUAL,
@@ -101,7 +97,6 @@ export const BLOCK_STARTS = {
     label: msg('Older and weak'),
     words: msg('Twice a week for long, with a small rise of load.'),
     weeks: 12,
-    loadRisePoints: 0.5,
   },
 } satisfies Record<string, Start>;
 export type BlockStartId = keyof typeof BLOCK_STARTS;
@@ -131,7 +126,6 @@ export function startBlock(
     }),
     heavy: [...start.heavy],
     deload: start.deload,
-    loadRisePoints: start.loadRisePoints,
     daysOff: [],
     atTime,
   };

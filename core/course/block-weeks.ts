@@ -1,36 +1,33 @@
 import { type Message, msg } from '../message/message';
-import { compile } from '../plan/compile';
-import { doseOf } from '../plan/dose';
-import { setsAtShare } from '../plan/figures';
-import type { PlannedExercise } from '../plan/plan';
-import { levelInWeeks } from '../pressure/ramp';
 import { type Day, dayOf, isoOf } from '../quantity/days';
-import { RULES } from '../rules/catalogue';
-import { capOn, type Limits } from '../screening/clearance';
+import type { OpenedFigures } from '../review/opened';
 import type { Block, OnDay } from './block';
 import type { BlockPlan } from './block-plan';
 
-/** What a block knows of the person it is for, by plan. */
-export type BlockContext = {
-  /** The week of the block that runs, from 0; 0 before it begins. */
-  nowWeek: number;
-  /** Where the ramp of each plan is now, in % of LOP. */
-  levels: ReadonlyMap<string, number>;
-  /** What clearances allow each limb (rule SCR-2). */
-  limits: Limits;
-  /** When a plan's limbs are to be measured and its exercises tested again, and every how many days from then. */
-  dues: readonly { coursePlanId: string; what: 'measure' | 'test'; firstDay: Day; everyDays: number }[];
+/** A session of a block with what it was opened at, was meant to be or is to be, by the place of the exercise (rule CRS-2). */
+export type MeantDay = OnDay & {
+  /** Null where that is not known any more. */
+  figures: readonly OpenedFigures[] | null;
+  sets: number;
+  occludedMs: number;
+  isDeload: boolean;
 };
 
-/** What one plan is meant to be in one week. */
+/** When a plan's limbs are to be measured or its exercises tested again, and every how many days from then. */
+export type BlockDue = { coursePlanId: string; what: 'measure' | 'test'; firstDay: Day; everyDays: number };
+
+/** The least and the most of a figure within a week. */
+export type Range = { low: number; high: number };
+
+/** What one plan is in one week; null for figures that it does not have. */
 export type WeekOfPlan = {
   coursePlanId: string;
   name: string;
   sessions: number;
-  /** Share of LOP by the ramp. */
-  percentLop: number;
-  /** Share of 1RM that the rise intends; null without kilograms. */
-  percentOneRepMax: number | null;
+  percentLop: Range | null;
+  percentOneRepMax: Range | null;
+  watts: Range | null;
+  minutes: Range | null;
   sets: number;
   occludedMs: number;
 };
@@ -47,92 +44,64 @@ export type BlockWeek = {
   due: Message[];
 };
 
-const MOST_PERCENT = RULES['LOAD-3'].figures.percentOneRepMax.usualHigh;
-
 /**
- * The weeks of a block in figures: the ramp of pressure, the rise of load, the sets and minutes of each plan, less in a
- * deload, and what falls due (rules PRS-4, LOAD-2, LOP-6, PRO-3, PRO-4).
- * @param sessions those of the block, or as they are now
+ * The weeks of a block in figures, added up from its days: each plan's share of LOP and of 1RM, its sets and minutes, and what falls
+ * due (rules CRS-2, LOAD-2, LOP-6, PRO-3).
  */
 export function weeksOf(
   { wish }: Pick<Block, 'wish'>,
-  sessions: readonly OnDay[],
+  days: readonly MeantDay[],
   plans: readonly BlockPlan[],
-  context: BlockContext,
+  dues: readonly BlockDue[],
 ): BlockWeek[] {
   const startDay = dayOf(wish.startsOn);
-  // What stays the same from week to week is worked out once.
-  const scheduled = plans
-    .filter(({ id }) => wish.lines.some(({ coursePlanId }) => coursePlanId === id))
-    .map((plan) => ({ plan, wholeMs: doseOf(compile(plan.plan)).occludedMs }));
+  const scheduled = plans.filter(({ id }) => wish.lines.some(({ coursePlanId }) => coursePlanId === id));
   return Array.from({ length: wish.weeks }, (_, week): BlockWeek => {
     const firstDay = startDay + 7 * week;
-    const deload = deloadShareIn(wish, week);
-    const share = deload ?? 1;
-    const inWeek = sessions.filter(({ day }) => day >= firstDay && day < firstDay + 7);
-    const each = scheduled.map(({ plan, wholeMs }): WeekOfPlan => {
-      const count = inWeek.filter(({ coursePlanId }) => coursePlanId === plan.id).length;
-      const sets = setsIn(plan, share);
-      return {
-        coursePlanId: plan.id,
-        name: plan.name,
-        sessions: count,
-        percentLop: percentIn(plan, week, context),
-        percentOneRepMax: loadIn(plan, week, wish.loadRisePoints),
-        sets: count * sets,
-        occludedMs: Math.round(count * (sets / Math.max(1, plan.sets)) * wholeMs),
-      };
-    });
+    const inWeek = days.filter(({ day }) => day >= firstDay && day < firstDay + 7);
+    const each = scheduled.map((plan) =>
+      weekOfPlan(
+        plan,
+        inWeek.filter(({ coursePlanId }) => coursePlanId === plan.id),
+      ),
+    );
     return {
       week,
       firstDay,
-      isDeload: deload !== null,
+      isDeload: inWeek.some(({ isDeload }) => isDeload),
       plans: each,
       sets: each.reduce((sum, { sets }) => sum + sets, 0),
       occludedMs: each.reduce((sum, { occludedMs }) => sum + occludedMs, 0),
-      due: dueIn(
-        firstDay,
-        scheduled.map(({ plan }) => plan),
-        context,
-      ),
+      due: dueIn(firstDay, scheduled, dues),
     };
   });
 }
 
-/** The share of the sets that is done in a week of the block, from 0; null where it is no deload (rule PRO-4). */
-const deloadShareIn = ({ deload }: Pick<Block['wish'], 'deload'>, week: number): number | null =>
-  deload !== null && week >= 0 && (week + 1) % deload.everyWeeks === 0 ? deload.setsPercent / 100 : null;
-
-/** Sets of one session at a share of them: at least one of each exercise. */
-const setsIn = ({ plan }: BlockPlan, share: number): number =>
-  plan.exercises.reduce((sum, { sets }) => sum + setsAtShare(sets.length, 100 * share), 0);
-
-/** The ramp's level of the week, never over the cap; passive work keeps what it was signed at. */
-function percentIn({ id, plan, kinds }: BlockPlan, week: number, context: BlockContext): number {
-  const [kind] = kinds;
-  const signed = Math.max(
-    0,
-    ...plan.exercises.flatMap(({ limbs }) =>
-      limbs.map((target) => (target.kind === 'measured' ? target.percentLop : 0)),
+function weekOfPlan({ id, name }: BlockPlan, days: readonly MeantDay[]): WeekOfPlan {
+  const exercises = days.flatMap(({ figures }) => figures ?? []);
+  const figure = (of: keyof OpenedFigures['figures']) =>
+    rangeOf(exercises.flatMap(({ figures }) => figures[of] ?? []));
+  return {
+    coursePlanId: id,
+    name,
+    sessions: days.length,
+    percentLop: rangeOf(
+      exercises.flatMap(({ limbs }) =>
+        limbs.flatMap((limb) => (limb.figure === 'percent-lop' ? (limb.value ?? []) : [])),
+      ),
     ),
-  );
-  const limbs = plan.exercises.flatMap((exercise) => exercise.limbs.map(({ limb }) => limb));
-  const level = kind
-    ? levelInWeeks(context.levels.get(id) ?? signed, Math.max(0, week - context.nowWeek), kind, plan.schoolId)
-    : signed;
-  return Math.min(level, capOn(context.limits, limbs) ?? level);
+    percentOneRepMax: figure('percent-1rm'),
+    watts: figure('watts'),
+    minutes: figure('minutes'),
+    sets: days.reduce((sum, { sets }) => sum + sets, 0),
+    occludedMs: days.reduce((sum, { occludedMs }) => sum + occludedMs, 0),
+  };
 }
 
-const isWeighedOut = ({ load }: PlannedExercise): boolean => load.kind === 'weighed';
+const rangeOf = (values: readonly number[]): Range | null =>
+  values.length === 0 ? null : { low: Math.min(...values), high: Math.max(...values) };
 
-/** The share of 1RM the rise comes to, to at most the usual 40 % (rule LOAD-3). */
-function loadIn({ plan }: BlockPlan, week: number, risePoints: number): number | null {
-  const load = plan.exercises.find(isWeighedOut)?.load;
-  if (load?.kind !== 'weighed') return null;
-  return Math.min(Math.max(MOST_PERCENT, load.percentOneRepMax), load.percentOneRepMax + week * risePoints);
-}
-
-function dueIn(firstDay: Day, plans: readonly BlockPlan[], { dues }: BlockContext): Message[] {
+function dueIn(firstDay: Day, plans: readonly BlockPlan[], dues: readonly BlockDue[]): Message[] {
   const falls = dues.flatMap(({ coursePlanId, what, firstDay: first, everyDays }) => {
     const name = plans.find(({ id }) => id === coursePlanId)?.name;
     const day = everyDays === 0 ? null : nextFrom(first, everyDays, firstDay);
@@ -142,7 +111,7 @@ function dueIn(firstDay: Day, plans: readonly BlockPlan[], { dues }: BlockContex
   return falls.filter((one, at) => falls.findIndex((other) => isSameDue(one, other)) === at).map(dueText);
 }
 
-type Falls = Pick<BlockContext['dues'][number], 'coursePlanId' | 'what'> & { name: string; day: Day };
+type Falls = Pick<BlockDue, 'coursePlanId' | 'what'> & { name: string; day: Day };
 
 const isSameDue = (a: Falls, b: Falls): boolean =>
   a.coursePlanId === b.coursePlanId && a.what === b.what && a.day === b.day;

@@ -9,7 +9,7 @@ import { dayAt, dayOf, isoOf, weekdayOf } from '../quantity/days';
 import { limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { checkHowOften } from '../record/how-often';
-import { limited, NO_LIMITS } from '../screening/clearance.fixture';
+import { openedAt } from '../review/opened';
 import {
   type Block,
   type BlockLine,
@@ -20,7 +20,7 @@ import {
   onDays,
 } from './block';
 import { blockPlanOf } from './block-plan';
-import { type BlockContext, weeksOf } from './block-weeks';
+import { type MeantDay, weeksOf } from './block-weeks';
 import { checkBlock } from './check-block';
 import type { CoursePlan } from './course-plan';
 import { followBlock, nextInBlock } from './follow-block';
@@ -78,7 +78,6 @@ const wishOf = (lines: BlockLine[], changes: Partial<BlockWish> = {}): BlockWish
   lines,
   heavy: [],
   deload: null,
-  loadRisePoints: 0,
   daysOff: [],
   atTime: '17:30',
   ...changes,
@@ -94,7 +93,20 @@ const firstWeek = (sessions: readonly OnDay[]) =>
   sessions
     .filter(({ day }) => day < MONDAY + 7)
     .map(({ day, coursePlanId }) => `${day - MONDAY} ${coursePlanId}`);
-const context: BlockContext = { nowWeek: 0, levels: new Map([['lower', 40]]), limits: NO_LIMITS, dues: [] };
+/** Days of a block as they are meant: every session at a share of its own, with its plan's sets. */
+const meant = (sessions: readonly OnDay[], isDeload: (day: number) => boolean = () => false): MeantDay[] =>
+  sessions.map((session) => {
+    const plan = PLANS.find(({ id }) => id === session.coursePlanId);
+    const whole = plan?.sets ?? 0;
+    const sets = isDeload(session.day) ? Math.max(1, Math.floor(whole / 2)) : whole;
+    return {
+      ...session,
+      figures: plan ? openedAt(plan.plan) : null,
+      sets,
+      occludedMs: 60_000 * sets,
+      isDeload: isDeload(session.day),
+    };
+  });
 
 describe('what a block asks of its plans', () => {
   it('knows which limbs and muscles move, each of a compound, and none in passive work', () => {
@@ -231,7 +243,6 @@ const anyWish: fc.Arbitrary<BlockWish> = fc
           setsPercent: fc.integer({ min: 20, max: 80 }),
         }),
       ),
-      loadRisePoints: fc.constantFrom(0, 0.5, 1, 2),
       daysOff: fc.array(
         fc.integer({ min: 0, max: 50 }).map((day) => isoOf(MONDAY + day)),
         { maxLength: 5 },
@@ -273,24 +284,20 @@ describe('properties of every block', () => {
     );
   });
 
-  it('gives each week a dose that adds up to its sessions, less in a deload and never none', () => {
+  it('gives each week a dose that adds up to its sessions', () => {
     fc.assert(
       fc.property(anyWish, (wish) => {
-        const sessions = placeBlock(wish, PLANS).sessions;
-        const weeks = weeksOf({ wish }, sessions, PLANS, context);
-        expect(weeks.flatMap(({ plans }) => plans).reduce((sum, one) => sum + one.sessions, 0)).toBe(
-          sessions.length,
-        );
-        for (const { plans, sets, occludedMs, isDeload } of weeks) {
-          expect(sets).toBe(plans.reduce((sum, one) => sum + one.sets, 0));
-          expect(occludedMs).toBe(plans.reduce((sum, one) => sum + one.occludedMs, 0));
-          for (const one of plans) {
-            const whole = one.sessions * (PLANS.find(({ id }) => id === one.coursePlanId)?.sets ?? 0);
-            if (isDeload) expect(one.sets).toBeLessThanOrEqual(whole);
-            else expect(one.sets).toBe(whole);
-            if (one.sessions > 0) expect(one.sets).toBeGreaterThan(0);
-          }
-        }
+        const sessions = meant(placeBlock(wish, PLANS).sessions, (day) => day % 3 === 0);
+        const weeks = weeksOf({ wish }, sessions, PLANS, []);
+        const all = weeks.flatMap(({ plans }) => plans);
+        const sum = (of: readonly { sets: number; occludedMs: number }[]) =>
+          of.reduce((so, one) => ({ sets: so.sets + one.sets, occludedMs: so.occludedMs + one.occludedMs }), {
+            sets: 0,
+            occludedMs: 0,
+          });
+        expect(all.reduce((so, one) => so + one.sessions, 0)).toBe(sessions.length);
+        expect(sum(all)).toEqual(sum(sessions));
+        expect(sum(weeks)).toEqual(sum(sessions));
       }),
       { numRuns: 60 },
     );
@@ -402,40 +409,24 @@ describe('following a block', () => {
 });
 
 describe('the weeks of a block in figures', () => {
-  it('ramp the pressure from where it stands, raise the load to at most 40 %, and deload by a share of the sets', () => {
-    const wish = wishOf([line('lower')], {
-      weeks: 8,
-      deload: { everyWeeks: 4, setsPercent: 50 },
-      loadRisePoints: 5,
+  it('say the share of LOP and of 1RM, watts and minutes that its days have, from the least to the most', () => {
+    const wish = wishOf([line('lower')], { weeks: 4 });
+    const days = meant(on([0, 'lower'], [3, 'lower'], [7, 'lower']));
+    const first = days[0] as MeantDay;
+    const raised = (first?.figures ?? []).map((one) => ({
+      ...one,
+      limbs: one.limbs.map((limb) => ({ ...limb, value: 45 })),
+      figures: { ...one.figures, watts: 100 },
+    }));
+    const weeks = weeksOf({ wish }, [{ ...first, figures: raised }, ...days.slice(1)], PLANS, []);
+    expect(weeks[0]?.plans[0]).toMatchObject({
+      sessions: 2,
+      percentLop: { low: 45, high: 60 },
+      watts: { low: 100, high: 100 },
+      minutes: null,
     });
-    const weeks = weeksOf({ wish }, placeBlock(wish, PLANS).sessions, PLANS, context);
-    const each = weeks.map(({ plans }) => plans[0]);
-    expect(each.map((one) => one?.percentLop)).toEqual([40, 45, 50, 55, 60, 60, 60, 60]);
-    expect(each.map((one) => one?.percentOneRepMax)).toEqual([25, 30, 35, 40, 40, 40, 40, 40]);
-    expect(weeks.map(({ isDeload }) => isDeload)).toEqual([
-      false,
-      false,
-      false,
-      true,
-      false,
-      false,
-      false,
-      true,
-    ]);
-    // Two sessions of four sets; half of them in a deload.
-    expect(weeks.map(({ sets }) => sets)).toEqual([8, 8, 8, 4, 8, 8, 8, 4]);
-    expect(weeks[3]?.occludedMs).toBe(Math.round((weeks[0]?.occludedMs ?? 0) / 2));
-    const capped = weeksOf({ wish }, [], PLANS, {
-      ...context,
-      limits: limited({ maxPercentLop: 45 }, ['left-thigh']),
-    });
-    expect(capped.at(-1)?.plans[0]?.percentLop).toBe(45);
-    // In its fifth week the ramp goes on from where it is then.
-    const later = weeksOf({ wish }, [], PLANS, { ...context, nowWeek: 4, levels: new Map([['lower', 50]]) });
-    expect(later.map(({ plans }) => plans[0]?.percentLop)).toEqual([50, 50, 50, 50, 50, 55, 60, 60]);
-    const passiveWeeks = weeksOf({ wish: wishOf([line('passive')]) }, [], PLANS, context);
-    expect(passiveWeeks.map(({ plans }) => plans[0]?.percentLop)).toEqual([80, 80, 80, 80]);
-    expect(passiveWeeks[0]?.plans[0]?.percentOneRepMax).toBeNull();
+    expect(weeks[1]?.plans[0]).toMatchObject({ sessions: 1, watts: null });
+    expect(weeks[2]?.plans[0]).toMatchObject({ sessions: 0, percentLop: null });
   });
 
   it('say when to measure and to test again, by the person’s own shelf lives', () => {
@@ -447,7 +438,7 @@ describe('the weeks of a block in figures', () => {
       // In force, and not in this block.
       { coursePlanId: 'arms', what: 'test' as const, firstDay: MONDAY, everyDays: 42 },
     ];
-    const weeks = weeksOf({ wish }, [], PLANS, { ...context, dues });
+    const weeks = weeksOf({ wish }, [], PLANS, dues);
     expect(weeks.map(({ due }) => due.length)).toEqual([0, 1, 2, 0, 1, 1]);
     expect(englishOf(weeks[1]?.due)).toEqual(['lower: measure again (LOP-6), 2026-05-12']);
     expect(englishOf(weeks[2]?.due[1])).toBe('lower: test the 1RM again (LOAD-2), 2026-05-24');
@@ -463,7 +454,7 @@ describe('a kept block', () => {
     const renamed = JSON.parse(JSON.stringify(block).replaceAll('"onHeavyDays"', '"besideHeavy"'));
     expect(renamed).not.toEqual(block);
     expect(readBlock(renamed, null)).toEqual(block);
-    const { lines: _, deload: __, loadRisePoints: ___, ...rest } = wish;
+    const { lines: _, deload: __, ...rest } = wish;
     const old = {
       wish: {
         ...rest,
@@ -493,7 +484,6 @@ describe('a kept block', () => {
     expect(problems({ lines: [line('lower'), line('lower')] })).toEqual(['Each plan is listed once.']);
     expect(problems({ weeks: 13 })).toEqual(['A block lasts at most 12 weeks.']);
     expect(problems({ deload: { everyWeeks: 2, setsPercent: 90 } })).toHaveLength(2);
-    expect(problems({ loadRisePoints: 6 })).toHaveLength(1);
     expect(problems({ atTime: '25:00', startsOn: 'soon' })).toHaveLength(2);
     expect(dayAt(0, 0)).toBe(0);
   });

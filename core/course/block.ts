@@ -41,8 +41,6 @@ export const blockWishSchema = z.object({
   heavy: z.array(weekdaySchema).max(7),
   /** Every how many weeks one is a deload, and the share of the block's sets that is done in it; null for none. */
   deload: deloadSchema.nullable(),
-  /** What the load is meant to rise by, in points of 1RM a week; the review decides when it does. */
-  loadRisePoints: z.number(msg('Enter points of 1RM a week.')).min(0).max(5, msg('At most 5 points a week.')),
   daysOff: z.array(isoDaySchema).max(84),
   /** Time of day, for the calendar: "17:30". */
   atTime: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, msg('Enter a time such as 17:30.')),

@@ -11,7 +11,7 @@ export {
 } from './block';
 export type { BlockPlan } from './block-plan';
 export { BLOCK_STARTS, type BlockStartId, startBlock } from './block-starts';
-export { type BlockWeek, weeksOf } from './block-weeks';
+export { type BlockWeek, type MeantDay, type Range, type WeekOfPlan, weeksOf } from './block-weeks';
 export { type Appointment, type CalendarDays, calendarDays } from './calendar-days';
 export { checkBlock } from './check-block';
 export {

@@ -133,8 +133,7 @@ function byMovement(figure: Figure, context: FigureContext): NextFigure | null {
   if (figure.past.length === 0 || !last?.tolerated) return null;
   // A pressure that was measured again is first held as it is now (rule PRS-8).
   if (isMeasuredAgain(figure, context)) return null;
-  // What is steady comes back to what was signed as the review says.
-  const next = RISES[figure.movement?.by ?? 'review'](figure, context);
+  const next = RISES[figure.movement?.by ?? steadyBy(figure, context)](figure, context);
   return next && next.to > figure.last
     ? { ...next, isSetback: false, isFelt: isHeavier(figure, next.to, context) }
     : null;
@@ -157,14 +156,23 @@ const RISES: Record<NonNullable<Figure['movement']>['by'], Rise> = {
 };
 
 /** The newcomer's ramp: at most a step a week, up to where it is (rule PRS-4). */
-function byRamp(figure: Figure, { record, day, plan, fromDay }: FigureContext): ReturnType<Rise> {
-  const { movement, limb, last } = figure;
-  if (!movement || !limb) return null;
+function byRamp(figure: Figure, context: FigureContext): ReturnType<Rise> {
+  const { movement, last, start } = figure;
+  const to = movement?.to ?? start;
   if (figure.figure === 'mmHg')
-    return inWeek(figure, fromDay, day, Math.min(movement.to, last + withoutLopMmHg.aWeek));
-  const ramp = rampLevel(record.basis.done, limbKind(limb), plan.schoolId, day);
-  return inWeek(figure, ramp.fromDay, day, Math.min(movement.to, ramp.percentLop, last + pointsPerWeek));
+    return inWeek(figure, context.fromDay, context.day, Math.min(to, last + withoutLopMmHg.aWeek));
+  const ramp = rampOf(figure, context);
+  return ramp
+    ? inWeek(figure, ramp.fromDay, context.day, Math.min(to, ramp.percentLop, last + pointsPerWeek))
+    : null;
 }
+
+const rampOf = ({ limb }: Figure, { record, day, plan }: FigureContext) =>
+  limb === undefined ? null : rampLevel(record.basis.done, limbKind(limb), plan.schoolId, day);
+
+/** What is steady comes back to what was signed: with the ramp while that runs, else as the review says. */
+const steadyBy = (figure: Figure, context: FigureContext): 'ramp' | 'review' =>
+  figure.figure === 'percent-lop' && rampOf(figure, context)?.running ? 'ramp' : 'review';
 
 function byWeek(figure: Figure, { day, fromDay }: FigureContext): ReturnType<Rise> {
   const { movement, last } = figure;

@@ -21,6 +21,8 @@ export type DayChoices = {
 /** What is to be done on a day: the choices with their figures moved, what moved, and what waits and why. */
 export type DaySession = {
   session: SessionChoice;
+  /** The same with all its sets, as it is on a day that is in no deload week. */
+  whole: SessionChoice;
   moves: Move[];
   /** Rises that wait, with why. */
   waits: { exerciseIndex: number; why: Message }[];
@@ -60,13 +62,19 @@ export function sessionOn(
     }),
   );
   const kept = keepsBack ? sessionOn(plan, record, day).moves.filter(isRise) : [];
+  const whole = { ...signed, exercises: moved.map(({ choice }) => choice) };
   return {
-    session: {
-      ...signed,
-      exercises: moved.map(({ choice }) =>
-        deloadPercent === null ? choice : { ...choice, sets: fewerSets(choice, deloadPercent) },
-      ),
-    },
+    session:
+      deloadPercent === null
+        ? whole
+        : {
+            ...whole,
+            exercises: whole.exercises.map((choice) => ({
+              ...choice,
+              sets: fewerSets(choice, deloadPercent),
+            })),
+          },
+    whole,
     moves: moved.flatMap(({ moves }) => moves),
     waits: moved.flatMap(({ waits }, exerciseIndex) => waits.map((why) => ({ exerciseIndex, why }))),
     deloadPercent,

@@ -22,7 +22,8 @@ export const atBounds = (session: SessionChoice): SessionChoice => ({
  * CRS-4). The ramp is left out there, since it will have gone on.
  * @throws UnknownChoice as `composeSession`
  */
-export function composeCourse(session: SessionChoice, basis: Basis): Composed {
+export function composeCourse(chosen: SessionChoice, basis: Basis): Composed {
+  const session = withRoom(chosen);
   const composed = composeSession(session, basis);
   if (session.exercises.every(({ movements }) => !movements?.length)) return composed;
   const bounds = composeSession(atBounds(session), basis).findings.filter(
@@ -31,35 +32,21 @@ export function composeCourse(session: SessionChoice, basis: Basis): Composed {
   const isNew = (finding: Finding) => !composed.findings.some((one) => isAlike(one, finding));
   return {
     ...composed,
-    findings: [
-      ...composed.findings,
-      ...session.exercises.flatMap(endsBelow),
-      ...bounds.filter(isNew).map(atItsBound),
-    ],
+    findings: [...composed.findings, ...bounds.filter(isNew).map(atItsBound)],
   };
 }
 
 const isAlike = (one: Finding, other: Finding): boolean =>
   one.rule === other.rule && one.subject === other.subject && one.exerciseIndex === other.exerciseIndex;
 
-/** A bound under what it begins at is none. */
-const endsBelow = (choice: ExerciseChoice, exerciseIndex: number): Finding[] =>
-  (choice.movements ?? []).flatMap(({ figure, to }) => {
-    const from = figureValue(choice, figure);
-    return from !== null && to >= from
-      ? []
-      : [
-          {
-            rule: 'CRS-1',
-            level: 'hard',
-            subject: 'movements',
-            exerciseIndex,
-            message: msg('It is to move up to {to}, and begins at {from}.', { to, from: from ?? 0 }),
-            remedy: msg('Set the bound higher, or let it be steady.'),
-            ...(from === null ? {} : { fix: { set: 'bound', figure, to: from } as const }),
-          } satisfies Finding,
-        ];
-  });
+/** Without movements of figures that an exercise does not have, and those that have no room above what it begins at. */
+export const withRoom = (session: SessionChoice): SessionChoice => ({
+  ...session,
+  exercises: session.exercises.map(({ movements = [], ...choice }) => {
+    const left = movements.filter(({ figure, to }) => to > (figureValue(choice, figure) ?? to));
+    return left.length > 0 ? { ...choice, movements: left } : choice;
+  }),
+});
 
 const FIXED: { [Set in Fix['set']]?: FigureId } = {
   percentLop: 'percent-lop',

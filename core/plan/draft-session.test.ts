@@ -14,7 +14,7 @@ import { carryOver, loweredTo } from '../review/carry-over';
 import { whyNotChange } from '../review/change';
 import { nextSession } from '../review/next-session';
 import { allOf, clearedAlone, limited } from '../screening/clearance.fixture';
-import { sessionChoiceSchema } from './choices';
+import { sessionChoiceSchema, setsOf } from './choices';
 import { compile } from './compile';
 import { composeSession } from './compose';
 import { type DraftWish, draftSession } from './draft-session';
@@ -192,6 +192,9 @@ describe('the next session after a plan', () => {
       percentLop: { [limb]: 50 - 5 * place },
       percentOneRepMax: 25,
       restMs: 30_000 + 15_000 * place,
+      protocolId: 'standard-75' as const,
+      sets: setsOf('standard-75', 30_000 + 15_000 * place, 60_000),
+      intensity: null,
     }));
     const over = testBasis({ strengthTests: [testStrength(), testStrength({ id: 'r', side: 'right' })] });
     const drafted = draftSession(wish({ limbs: ['left-thigh', 'right-thigh'], carried: each }), over).session;

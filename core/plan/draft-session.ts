@@ -7,7 +7,7 @@ import { PROTOCOLS } from '../protocol/data/protocols';
 import { SCHOOLS } from '../protocol/data/schools';
 import { type Equipment, type Exercise, isWeighed, needsKilograms, type Rung } from '../protocol/exercise';
 import type { ExerciseId } from '../protocol/exercises';
-import { INTENSITIES } from '../protocol/intensity';
+import { INTENSITIES, type Intensity } from '../protocol/intensity';
 import type { ProtocolId } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import { WORK_MODE_NAMES } from '../protocol/work-mode';
@@ -18,8 +18,8 @@ import { testInForce } from '../strength/in-force';
 import { applyFix } from './apply-fix';
 import { type Basis, isPostOperativeWork } from './basis';
 import { orderRank } from './check-session';
-import { type ExerciseChoice, type LoadChoice, type SessionChoice, setsOf } from './choices';
-import { composeCourse } from './compose-course';
+import { type ExerciseChoice, type LoadChoice, type SessionChoice, type SetChoice, setsOf } from './choices';
+import { composeCourse, withRoom } from './compose-course';
 import { arbitraryChoice, draftLimb, measuredPosition, strapFor } from './draft-limb';
 import { GOALS, type GoalId, RUNG_NAMES, RUNG_PROTOCOLS } from './goals';
 import { rangesCrossed, rungPassed } from './letter-work';
@@ -33,6 +33,10 @@ export type Carried = {
   percentLop: Partial<Record<Limb, number>>;
   percentOneRepMax: number | null;
   restMs: number | null;
+  /** Its scheme as it is now, and how hard aerobic work is. */
+  protocolId: ProtocolId;
+  sets: readonly SetChoice[];
+  intensity: Intensity | null;
 };
 
 /** What a draft is asked for. */
@@ -108,14 +112,10 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
   const moving = exercises.map((choice) =>
     withMovements(choice, proposedMovements(choice, goalId, { schoolId, basis }), basis),
   );
-  // Where a bound cannot be signed, it begins as steady.
-  const made = [moving, exercises].map((of) =>
-    fixAll({ goal: goalId, schoolId, exercises: of, ...sitting }, basis),
-  );
-  const whole = made.find((one) => !isMessage(one)) ?? made[1];
-  return whole && !isMessage(whole)
-    ? { session: whole, notes }
-    : { session: null, notes: [...notes, msg('No draft: {why}', { why: whole ?? '' })] };
+  const whole = fixAll({ goal: goalId, schoolId, exercises: moving, ...sitting }, basis);
+  return isMessage(whole)
+    ? { session: null, notes: [...notes, msg('No draft: {why}', { why: whole })] }
+    : { session: whole, notes };
 }
 
 /** More remedies than this in a row go round in circles. */
@@ -130,13 +130,24 @@ export function fixAll(session: SessionChoice, basis: Basis): SessionChoice | Me
   for (let remedies = 0; remedies <= MOST_REMEDIES; remedies += 1) {
     const refused = composeCourse(now, basis).findings.filter(({ level }) => level !== 'note');
     const [first] = refused;
-    if (!first) return now;
+    if (!first) return withRoom(now);
     const fixable = refused.find(({ fix }) => fix && !(fix.set === 'exercise'));
-    if (!fixable) return first.message;
-    now = applyFix(now, fixable, basis);
+    const bound = refused.find(({ subject }) => subject === 'movements');
+    if (fixable) now = applyFix(now, fixable, basis);
+    // A bound that no remedy allows is not proposed: it begins as steady.
+    else if (bound) now = steadyAt(now, bound.exerciseIndex);
+    else return first.message;
   }
   return msg('The remedies of the rules go round in circles: compose it by hand.');
 }
+
+/** An exercise whose figures stay; all of them where none is named. */
+const steadyAt = (session: SessionChoice, exerciseIndex: number | undefined): SessionChoice => ({
+  ...session,
+  exercises: session.exercises.map(({ movements, ...choice }, place) =>
+    movements && exerciseIndex !== undefined && place !== exerciseIndex ? { ...choice, movements } : choice,
+  ),
+});
 
 function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): Message | null {
   const { mode } = PROTOCOLS[protocolFor(goal, rung, schoolId)];
@@ -275,9 +286,12 @@ function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoi
       load,
       protocolId,
       tempoId: (exercise.rung === 'isometric' ? '1-5-1' : tempos[0]) ?? '2-0-2',
-      sets: setsOf(protocolId, carried?.restMs ?? restMs, BETWEEN_MS),
+      sets:
+        carried?.protocolId === protocolId
+          ? [...carried.sets]
+          : setsOf(protocolId, carried?.restMs ?? restMs, BETWEEN_MS),
       primed: false,
-      ...(exercise.kind === 'aerobic' ? { intensity: INTENSITIES.talking.first } : {}),
+      ...(exercise.kind === 'aerobic' ? { intensity: carried?.intensity ?? INTENSITIES.talking.first } : {}),
     });
   }
   return made;

@@ -89,13 +89,13 @@ const LONGEST_MINUTES = Math.floor(
 );
 
 /** What a figure is usually raised by in a week, and how far in all. */
-const USUAL_WEEKS: { [Figure in FigureId]?: { step: number; in: (from: number) => number } } = {
+const USUAL_WEEKS: { [Figure in FigureId]?: { step: number; in: (from: number, sets: number) => number } } = {
   'percent-1rm': { step: 1, in: () => usualHigh },
   watts: { step: 5, in: (from) => from + 20 },
   'km-per-hour': { step: 0.2, in: (from) => from + 1 },
   'vo2max-percent': { step: 2, in: () => 50 },
   beats: { step: 5, in: (from) => from + 15 },
-  minutes: { step: 1, in: () => LONGEST_MINUTES },
+  minutes: { step: 1, in: (_, sets) => Math.floor(LONGEST_MINUTES / sets) },
   sets: { step: 1, in: (from) => from + 2 },
 };
 
@@ -106,7 +106,7 @@ function weekMovements(choice: ExerciseChoice, kind: FigureKind): Movement[] {
     const isOwn = FIGURE_KINDS[figure] === kind && (figure !== 'minutes' || isAerobic);
     const from = isOwn ? figureValue(choice, figure) : null;
     return usual && from !== null
-      ? [{ by: 'week', figure, step: usual.step, to: Math.max(from, usual.in(from)) }]
+      ? [{ by: 'week', figure, step: usual.step, to: Math.max(from, usual.in(from, choice.sets.length)) }]
       : [];
   });
   return kind === 'load' && FIGURE_OF['percent-1rm'].read(choice) !== null

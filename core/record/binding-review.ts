@@ -56,7 +56,7 @@ export function whatReviewAsks(
   if (review.exercises.some((one) => one?.asks)) return { kind: 'answer', session };
   const beyond = review.exercises.map((one) => (one?.leavesBounds ? one.change : undefined));
   return beyond.some((change) => change !== undefined)
-    ? versionBeyond(beyond, courseToday(prescribed, facts, kit, nowMs, { keepsBack: true }).day.session, {
+    ? versionBeyond(beyond, courseToday(prescribed, facts, kit, nowMs, { keepsBack: true }).day.whole, {
         prescribed,
         session,
         facts,

@@ -1,9 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
 import { testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
-import { isoOf } from '../quantity/days';
-import { NO_LIMITS } from '../screening/clearance.fixture';
-import { blockAsItStands, blockContext, blockPlansOf, sessionsByDay } from './block-in-force';
+import { blockAsItStands, blockDues, blockPlansOf, sessionsByDay } from './block-in-force';
 import type { ClientFacts } from './facts';
 import {
   daysAgo,
@@ -57,35 +55,26 @@ describe('the block that counts', () => {
   });
 });
 
-describe('what the weeks of a block know of the person', () => {
-  const context = (changes: Partial<ClientFacts> = {}, startsDaysAgo = 10) =>
-    blockContext(testFacts(changes), isoOf(today - startsDaysAgo), NOW_MS);
-
-  it('is the week that runs, the level of the ramp, and the cap', () => {
-    expect(context()).toMatchObject({ nowWeek: 1, limits: NO_LIMITS });
-    expect(context({}, 14).nowWeek).toBe(2);
-    expect(context({}, -3).nowWeek).toBe(0);
-    expect(context().levels.get('lower')).toBe(60);
-    expect(context({ sessions: [] }).levels.get('lower')).toBe(40);
-  });
+describe('what falls due in the weeks of a block', () => {
+  const dues = (changes: Partial<ClientFacts> = {}) => blockDues(testFacts(changes), NOW_MS);
 
   it('is when the pressure and the test are due again, the first of each', () => {
     // Measured 12 days ago for four weeks; tested 10 days ago for six.
-    expect(context().dues).toEqual([
+    expect(dues()).toEqual([
       { coursePlanId: 'lower', what: 'measure', firstDay: today - 12 + 28, everyDays: 28 },
       { coursePlanId: 'lower', what: 'test', firstDay: today - 10 + 42, everyDays: 42 },
     ]);
-    expect(context({ shelfLife: '7-days' }).dues[0]).toMatchObject({
+    expect(dues({ shelfLife: '7-days' })[0]).toMatchObject({
       firstDay: today - 12 + 7,
       everyDays: 7,
     });
-    expect(context({ shelfLife: 'every-session' }).dues.map(({ what }) => what)).toEqual(['test']);
-    expect(context({ occlusions: [], strengthTests: [] }).dues).toEqual([]);
+    expect(dues({ shelfLife: 'every-session' }).map(({ what }) => what)).toEqual(['test']);
+    expect(dues({ occlusions: [], strengthTests: [] })).toEqual([]);
     const own = {
       occlusions: [testOcclusion({ atMs: daysAgo(3) })],
       strengthTests: [testStrength({ atMs: daysAgo(4) })],
     };
-    expect(context(own).dues.map(({ firstDay }) => firstDay - today)).toEqual([25, 38]);
+    expect(dues(own).map(({ firstDay }) => firstDay - today)).toEqual([25, 38]);
   });
 
   it('is of every plan that is signed', () => {
@@ -96,12 +85,11 @@ describe('what the weeks of a block know of the person', () => {
         testPrescription({ id: 'rx-2', coursePlanId: 'arms', plan: testPlan().plan }),
       ],
     };
-    expect(context(two).dues.map(({ coursePlanId, what }) => `${coursePlanId} ${what}`)).toEqual([
+    expect(dues(two).map(({ coursePlanId, what }) => `${coursePlanId} ${what}`)).toEqual([
       'lower measure',
       'lower test',
       'arms measure',
       'arms test',
     ]);
-    expect([...context(two).levels.keys()]).toEqual(['lower', 'arms']);
   });
 });

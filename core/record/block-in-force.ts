@@ -1,19 +1,16 @@
 import type { OnDay } from '../course/block';
 import { type BlockPlan, blockPlanOf } from '../course/block-plan';
-import type { BlockContext } from '../course/block-weeks';
+import type { BlockDue } from '../course/block-weeks';
 import { type BlockEntry, followBlock } from '../course/follow-block';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { dueAtMs, SHELF_LIFE_DAYS } from '../occlusion-pressure/shelf-life';
 import { isMeasured } from '../plan/target';
-import { rampLevel } from '../pressure/ramp';
 import { libraryOf } from '../protocol/exercises';
-import { type Day, dayAt, dayOf } from '../quantity/days';
+import { type Day, dayAt } from '../quantity/days';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 import type { BlockFact, ClientFacts } from './facts';
-import { limitsInForce } from './limits-in-force';
-import { sessionsDone } from './sessions-done';
 import { shelfLifeInForce } from './shelf-life-in-force';
 import { versionInForce } from './version-in-force';
 
@@ -59,46 +56,33 @@ export function blockAsItStands(
 
 const TEST_DAYS = RULES['LOAD-2'].figures.shelfLifeDays;
 
-/** What the weeks of a block that starts on a day know of the person (rules PRS-4, SCR-2, LOP-6, LOAD-2). */
-export function blockContext(facts: ClientFacts, startsOn: string, nowMs: number): BlockContext {
+/** When limbs of the plans are to be measured and exercises tested again (rules LOP-6, LOAD-2). */
+export function blockDues(facts: ClientFacts, nowMs: number): BlockDue[] {
   const day = (atMs: number) => dayAt(atMs, facts.zoneOffsetMs);
-  const done = sessionsDone(facts);
-  const plans = blockPlansOf(facts);
-  return {
-    nowWeek: Math.max(0, Math.floor((day(nowMs) - dayOf(startsOn)) / 7)),
-    levels: new Map(
-      plans.flatMap(({ id, kinds, plan }) =>
-        kinds
-          .slice(0, 1)
-          .map((kind) => [id, rampLevel(done, kind, plan.schoolId, day(nowMs)).percentLop] as const),
-      ),
-    ),
-    limits: limitsInForce(facts, nowMs),
-    dues: plans.flatMap(({ id, plan }) => {
-      const measured = plan.exercises
-        .flatMap(({ limbs }) => limbs.filter(isMeasured))
-        .flatMap(({ occlusionId, limb }) => {
-          const fact = facts.occlusions.find((one) => one.id === occlusionId);
-          const shelfLife = shelfLifeInForce(facts, limb, nowMs);
-          return fact && shelfLife !== 'every-session'
-            ? [
-                {
-                  firstDay: day(dueAtMs(measuredWith(fact), shelfLife)),
-                  everyDays: SHELF_LIFE_DAYS[shelfLife],
-                },
-              ]
-            : [];
-        })
-        .sort((a, b) => a.firstDay - b.firstDay);
-      const tested = plan.exercises
-        .flatMap(({ load }) => (load.kind === 'weighed' ? [load.testId] : []))
-        .flatMap((testId) => facts.strengthTests.filter((test) => test.id === testId))
-        .map(({ atMs }) => ({ firstDay: day(atMs + TEST_DAYS * MS_PER_DAY), everyDays: TEST_DAYS }))
-        .sort((a, b) => a.firstDay - b.firstDay);
-      return [
-        ...measured.slice(0, 1).map((due) => ({ coursePlanId: id, what: 'measure' as const, ...due })),
-        ...tested.slice(0, 1).map((due) => ({ coursePlanId: id, what: 'test' as const, ...due })),
-      ];
-    }),
-  };
+  return blockPlansOf(facts).flatMap(({ id, plan }) => {
+    const measured = plan.exercises
+      .flatMap(({ limbs }) => limbs.filter(isMeasured))
+      .flatMap(({ occlusionId, limb }) => {
+        const fact = facts.occlusions.find((one) => one.id === occlusionId);
+        const shelfLife = shelfLifeInForce(facts, limb, nowMs);
+        return fact && shelfLife !== 'every-session'
+          ? [
+              {
+                firstDay: day(dueAtMs(measuredWith(fact), shelfLife)),
+                everyDays: SHELF_LIFE_DAYS[shelfLife],
+              },
+            ]
+          : [];
+      })
+      .sort((a, b) => a.firstDay - b.firstDay);
+    const tested = plan.exercises
+      .flatMap(({ load }) => (load.kind === 'weighed' ? [load.testId] : []))
+      .flatMap((testId) => facts.strengthTests.filter((test) => test.id === testId))
+      .map(({ atMs }) => ({ firstDay: day(atMs + TEST_DAYS * MS_PER_DAY), everyDays: TEST_DAYS }))
+      .sort((a, b) => a.firstDay - b.firstDay);
+    return [
+      ...measured.slice(0, 1).map((due) => ({ coursePlanId: id, what: 'measure' as const, ...due })),
+      ...tested.slice(0, 1).map((due) => ({ coursePlanId: id, what: 'test' as const, ...due })),
+    ];
+  });
 }

@@ -1,12 +1,17 @@
 import type { CourseRecord } from '../course/course-record';
 import { type DayChoices, type DaySession, sessionOn } from '../course/session-on';
+import { msg } from '../message/message';
 import type { Basis } from '../plan/basis';
+import { composeSession, UnknownChoice } from '../plan/compose';
+import { moveWords } from '../plan/move';
 import type { Deload } from '../plan/movement';
+import type { Plan } from '../plan/plan';
 import { dayAt, dayOf } from '../quantity/days';
 import { newest, newestBy } from '../quantity/newest';
+import { draftFrom } from '../review/next-session';
 import { basisOf } from './basis';
 import { type CourseReview, openedUnder, reviewOfCourse } from './course-review';
-import type { ClientFacts, KitInUse, PrescriptionFact } from './facts';
+import type { ClientFacts, KitInUse, PrescriptionFact, SessionFact } from './facts';
 
 /** The session of a day with what it was made from. */
 export type CourseToday = { day: DaySession; review: CourseReview | null; basis: Basis };
@@ -79,13 +84,15 @@ function deloadOfBlock(
   return today >= from && today < from + 7 * wish.weeks ? wish.deload : null;
 }
 
-/** A record as it was known at a moment: without the sessions that were recorded later (rule CRS-2). */
+/** A record as it was known at a moment: without sessions, measurements and corrections that were recorded later (rule CRS-2). */
 export const asKnownAt = (facts: ClientFacts, atMs: number): ClientFacts => ({
   ...facts,
-  sessions: facts.sessions.filter(
-    ({ startedAtMs, finishedAtMs, enteredAtMs }) =>
-      startedAtMs < atMs && (enteredAtMs ?? finishedAtMs ?? startedAtMs) <= atMs,
-  ),
+  sessions: facts.sessions
+    .filter(
+      ({ startedAtMs, finishedAtMs, enteredAtMs }) =>
+        startedAtMs < atMs && (enteredAtMs ?? finishedAtMs ?? startedAtMs) <= atMs,
+    )
+    .map((session) => sessionAsKnownAt(session, atMs)),
   occlusions: facts.occlusions.filter((fact) => fact.atMs <= atMs),
 });
 
@@ -116,3 +123,55 @@ export const recordOfDraft = (
   deload: coursePlanId === null ? null : deloadOfBlock(facts, coursePlanId, basis.today),
   isPassed: () => false,
 });
+
+function sessionAsKnownAt(session: SessionFact, atMs: number): SessionFact {
+  const then = session.former?.find(({ untilMs }) => untilMs > atMs);
+  return then
+    ? {
+        ...session,
+        tolerated: then.tolerated,
+        exercises: session.exercises.map((exercise, place) => ({ ...exercise, ...then.exercises[place] })),
+      }
+    : session;
+}
+
+/**
+ * What the next version of a plan is drafted from: the session of today, on what is in force, with what moved it (rules CRS-2,
+ * REV-10).
+ */
+export function draftOfToday(
+  prescription: PrescriptionFact,
+  facts: ClientFacts,
+  kit: KitInUse,
+  basis: Basis,
+): ReturnType<typeof draftFrom> {
+  const { day } = courseToday(prescription, facts, kit, basis.nowMs);
+  const draft = draftFrom(day.whole, basis);
+  return {
+    ...draft,
+    notes: [
+      ...day.moves.map((move) =>
+        msg('{exercise}: {move}', {
+          exercise: prescription.plan.exercises[move.exerciseIndex]?.label ?? '',
+          move: moveWords(move),
+        }),
+      ),
+      ...draft.notes,
+    ],
+  };
+}
+
+/** A plan as it is now with all its sets, whatever week it is; as it was signed where it cannot be composed any more. */
+export function planAsItIs(
+  prescription: PrescriptionFact,
+  facts: ClientFacts,
+  kit: KitInUse,
+  basis: Basis,
+): Plan {
+  try {
+    return composeSession(courseToday(prescription, facts, kit, basis.nowMs).day.whole, basis).plan;
+  } catch (error) {
+    if (error instanceof UnknownChoice) return prescription.plan;
+    throw error;
+  }
+}

@@ -11,6 +11,7 @@ import {
   strangerFacts,
   testCoursePlan,
   testFacts,
+  testKitInUse,
   testPrescription,
   testSessionFact,
 } from './record.fixture';
@@ -34,22 +35,22 @@ const block: BlockFact = {
     ],
     heavy: [],
     deload: null,
-    loadRisePoints: 0,
     daysOff: [],
     atTime: '17:30',
   },
   sessions: [-7, -3, 3, 7].map((day) => ({ day: isoOf(today + day), coursePlanId: 'lower' })),
 };
 const strip = (changes: Partial<ClientFacts> = {}) =>
-  courseStrip(testFacts({ blocks: [block], ...changes }), NOW_MS);
+  courseStrip(testFacts({ blocks: [block], ...changes }), testKitInUse, NOW_MS);
 
 describe('the course of a person as one picture', () => {
   it('has each session on its day: done with what it gave, missed, and to come with what is meant', () => {
-    const { bars, fromDay, toDay } = strip({ sessions: [testSessionFact(7)] });
+    const prescriptions = [testPrescription({ atMs: daysAgo(20) })];
+    const { bars, fromDay, toDay } = strip({ sessions: [testSessionFact(7)], prescriptions });
     expect(englishOf(bars.map((bar) => [bar.day - today, bar.state, bar.name, bar.percentLop]))).toEqual([
       [-7, 'done', 'Lower day', 58.6],
-      // A week after the first session the ramp is at 45, and at 50 a week on (PRS-4).
-      [-3, 'missed', 'Lower day', 45],
+      // The first week is at 40; a week after the first session the ramp is at 45, and at 50 a week on (PRS-4).
+      [-3, 'missed', 'Lower day', 40],
       [3, 'to-come', 'Lower day', 45],
       [7, 'to-come', 'Lower day', 50],
     ]);
@@ -93,9 +94,13 @@ describe('the course of a person as one picture', () => {
       ends: { by: 'clinician' as const, notBeforeMs: 0 },
       lifted: null,
     };
-    const shown = strip({ heavyWork: [heavy, { ...heavy, atMs: daysAgo(100) }], holds: [hold] });
+    const shown = strip({
+      sessions: [testSessionFact(7)],
+      heavyWork: [heavy, { ...heavy, atMs: daysAgo(100) }],
+      holds: [hold],
+    });
     expect(shown.heavyDays).toEqual([today - 2]);
-    expect(shown.ceiling.map(({ fromDay }) => fromDay - today)).toEqual([0, 7, 14]);
+    expect(shown.ceiling.map(({ fromDay }) => fromDay - today)).toEqual([0, 7, 14, 21]);
     expect(englishOf(shown.holds)).toEqual([{ fromDay: today - 1, words: 'Numb' }]);
     expect(shown.tests.map(({ words }) => inEnglish(words)).sort()).toEqual([
       '1RM 40 kg',
@@ -104,7 +109,7 @@ describe('the course of a person as one picture', () => {
   });
 
   it('is empty for a stranger', () => {
-    const { bars, ceiling, tests } = courseStrip(strangerFacts, NOW_MS);
+    const { bars, ceiling, tests } = courseStrip(strangerFacts, testKitInUse, NOW_MS);
     expect([bars, ceiling, tests]).toEqual([[], [], []]);
   });
 
@@ -183,10 +188,10 @@ describe('the course of a person as one picture', () => {
       [0, 45],
       [7, 50],
       [14, 55],
+      [21, 60],
     ]);
-    // On the last day of a week it is unchanged.
-    const late = { ...block, wish: { ...block.wish, startsOn: isoOf(today - 6) } };
-    expect(strip({ blocks: [late], sessions: [testSessionFact(6)] }).ceiling[0]?.fromDay).toBe(today - 6);
+    // On the last day of a week it is unchanged: weeks are counted from the first session.
+    expect(strip({ sessions: [testSessionFact(6)] }).ceiling[0]?.fromDay).toBe(today - 6);
   });
 
   it('shows heavy days and tests of the first and the last day, once each, and none beyond', () => {

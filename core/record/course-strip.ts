@@ -1,14 +1,14 @@
-import { onDays } from '../course/block';
-import { weeksOf } from '../course/block-weeks';
+import type { BlockPlan } from '../course/block-plan';
 import { type Message, mass, msg, type Text } from '../message/message';
-import { compile } from '../plan/compile';
-import { doseOf } from '../plan/dose';
+import { levelInWeeks, rampLevel, weekOf } from '../pressure/ramp';
 import { type Day, dayAt, dayOf } from '../quantity/days';
 import { LIMB_LABELS } from '../quantity/limb';
 import { MS_PER_MINUTE } from '../quantity/units';
-import { blockAsItStands, blockContext } from './block-in-force';
-import type { ClientFacts } from './facts';
+import { blockAsItStands } from './block-in-force';
+import { type CourseDay, courseDays } from './course-days';
+import type { ClientFacts, KitInUse } from './facts';
 import { holdsInForce } from './in-force';
+import { sessionsDone } from './sessions-done';
 
 /** A session on its day: its height is %LOP, its width minutes occluded, so its area is its dose. */
 export type CourseBar = {
@@ -38,7 +38,7 @@ const LEAST_BEFORE_DAYS = 21;
 const AFTER_DAYS = 27;
 
 /** The course of a person around now: the block that runs, and what was done in the eight weeks before today (RUN-5). */
-export function courseStrip(facts: ClientFacts, nowMs: number): CourseStrip {
+export function courseStrip(facts: ClientFacts, kit: KitInUse, nowMs: number): CourseStrip {
   const day = (atMs: number) => dayAt(atMs, facts.zoneOffsetMs);
   const standing = blockAsItStands(facts, nowMs);
   const today = day(nowMs);
@@ -51,32 +51,18 @@ export function courseStrip(facts: ClientFacts, nowMs: number): CourseStrip {
     Math.max(blockFrom, today - 2 * BEFORE_DAYS),
   );
   const toDay = Math.max(today + AFTER_DAYS, Math.min(blockTo, today + 2 * BEFORE_DAYS));
-  const weeks = standing
-    ? weeksOf(
-        standing.block,
-        onDays(standing.block),
-        standing.plans,
-        blockContext(facts, standing.block.wish.startsOn, nowMs),
-      )
-    : [];
-  const minutesOf = new Map(
-    (standing?.plans ?? []).map(({ id, plan }) => [id, doseOf(compile(plan)).occludedMs / MS_PER_MINUTE]),
-  );
   const isShown = (one: { day: Day }) => one.day >= fromDay && one.day <= toDay;
-  const planned = (standing?.entries ?? []).flatMap((entry): CourseBar[] => {
-    if (entry.state === 'done') return [];
-    const plan = standing?.plans.find(({ id }) => id === entry.coursePlanId);
-    const meant = weeks
-      .find(({ firstDay }) => entry.day >= firstDay && entry.day < firstDay + 7)
-      ?.plans.find(({ coursePlanId }) => coursePlanId === entry.coursePlanId);
-    if (!plan || !meant) return [];
+  const days = standing ? courseDays(standing, facts, kit, nowMs) : [];
+  const planned = days.flatMap((one): CourseBar[] => {
+    const plan = standing?.plans.find(({ id }) => id === one.coursePlanId);
+    if (one.state === 'done' || !plan) return [];
     return [
       {
-        day: entry.day,
+        day: one.day,
         name: plan.name,
-        state: entry.state,
-        percentLop: meant.percentLop > 0 ? meant.percentLop : null,
-        minutes: minutesOf.get(plan.id) ?? 0,
+        state: one.state,
+        percentLop: shareOf(one),
+        minutes: one.occludedMs / MS_PER_MINUTE,
       },
     ];
   });
@@ -105,10 +91,7 @@ export function courseStrip(facts: ClientFacts, nowMs: number): CourseStrip {
     heavyDays: [...new Set(facts.heavyWork.map(({ atMs }) => day(atMs)))].filter(
       (on) => on >= fromDay && on <= toDay,
     ),
-    ceiling: weeks.flatMap(({ firstDay, plans }) => {
-      const meant = plans.find(({ coursePlanId }) => coursePlanId === ramped?.id);
-      return meant && firstDay + 6 >= today ? [{ fromDay: firstDay, percentLop: meant.percentLop }] : [];
-    }),
+    ceiling: ramped ? ceilingOf(ramped, facts, today, toDay) : [],
     holds: holdsInForce(facts, nowMs).map(({ atMs, words }) => ({
       fromDay: Math.max(fromDay, day(atMs)),
       words,
@@ -124,4 +107,29 @@ export function courseStrip(facts: ClientFacts, nowMs: number): CourseStrip {
       })),
     ].filter(isShown),
   };
+}
+
+/** The most that any limb of it has, in %LOP; null where no LOP is known. */
+function shareOf({ figures }: Pick<CourseDay, 'figures'>): number | null {
+  const shares = (figures ?? []).flatMap(({ limbs }) =>
+    limbs.flatMap(({ figure, value }) => (figure === 'percent-lop' && value !== null ? [value] : [])),
+  );
+  return shares.length === 0 ? null : Math.max(...shares);
+}
+
+/** The newcomer's ramp from this week on, if every week is trained; nothing once it is over (rule PRS-4). */
+function ceilingOf(
+  { kinds: [kind], plan: { schoolId } }: BlockPlan,
+  facts: ClientFacts,
+  today: Day,
+  toDay: Day,
+): CourseStrip['ceiling'] {
+  if (!kind) return [];
+  const ramp = rampLevel(sessionsDone(facts), kind, schoolId, today);
+  if (!ramp.running) return [];
+  const thisWeek = ramp.fromDay + 7 * weekOf(today, ramp.fromDay);
+  return Array.from({ length: Math.ceil((toDay + 1 - thisWeek) / 7) }, (_, ahead) => ({
+    fromDay: thisWeek + 7 * ahead,
+    percentLop: levelInWeeks(ramp.percentLop, ahead, kind, schoolId),
+  }));
 }

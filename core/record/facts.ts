@@ -74,6 +74,9 @@ export type KitInUse = { cuffs: readonly Cuff[]; weightKits: readonly WeightKit[
 /** How far back sessions are looked at: longer than any lay-off, ramp, block or healing that counts them (PRS-4, PRO-3). */
 export const SESSIONS_COUNT_MS = 26 * 7 * MS_PER_DAY;
 
+/** How far back versions are read that have been superseded: the longest block. */
+export const VERSIONS_COUNT_MS = 12 * 7 * MS_PER_DAY;
+
 /**
  * What is on record for one person that anything now rests on: of each kind the newest for each thing it is about (a limb,
  * a position and cuff, an exercise and side), what the plan in force names, and the sessions of the last half year. What
@@ -115,6 +118,8 @@ export type ClientFacts = {
   coursePlans: CoursePlan[];
   /** Of each of them the newest version. */
   prescriptions: PrescriptionFact[];
+  /** Those of the last weeks that something newer has taken the place of: what was meant then. None on the roster. */
+  formerVersions: PrescriptionFact[];
   blocks: BlockFact[];
   /** Checks for a rung of the ladder, of the same time as the sessions, and the last of each limb (rule PRO-5). */
   rungChecks: RungCheck[];

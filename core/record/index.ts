@@ -4,7 +4,7 @@ export { whatReviewAsks } from './binding-review';
 export {
   type BlockStanding,
   blockAsItStands,
-  blockContext,
+  blockDues,
   blockPlansOf,
   sessionsByDay,
 } from './block-in-force';
@@ -12,7 +12,16 @@ export { chainOf, linksThatHold } from './chain/chain';
 export { limbInHand } from './chain/uses';
 export { chooseWork, type Reason, WORK_LABELS, type WorkOption } from './choose-work';
 export { comparisonInForce, comparisonWords } from './comparison-in-force';
-export { asKnownAt, courseRecordOf, courseToday, recordOfDraft, waitsToBeSeen } from './course-in-force';
+export { type CourseDay, courseDays } from './course-days';
+export {
+  asKnownAt,
+  courseRecordOf,
+  courseToday,
+  draftOfToday,
+  planAsItIs,
+  recordOfDraft,
+  waitsToBeSeen,
+} from './course-in-force';
 export { type CourseReview, type ExerciseReview, reviewOfCourse } from './course-review';
 export { type CourseBar, type CourseStrip, courseStrip } from './course-strip';
 export { dailyExposures } from './daily-exposure';
@@ -26,6 +35,7 @@ export {
   type PrescriptionFact,
   SESSIONS_COUNT_MS,
   type SessionFact,
+  VERSIONS_COUNT_MS,
 } from './facts';
 export {
   type Hold,

@@ -1,4 +1,5 @@
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
+import { exerciseChoiceOf } from '../plan/choices-of';
 import type { Carried } from '../plan/draft-session';
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { measuredLimbs } from '../plan/target';
@@ -44,6 +45,11 @@ export function carried(exercise: PlannedExercise, change: Change, kits: readonl
     ),
     percentOneRepMax: steppedPercent(exercise, change.loadSteps ?? 0, kits),
     restMs: change.restMs ?? rests[0] ?? null,
+    protocolId: exercise.protocolId,
+    sets: exerciseChoiceOf(exercise).sets.map((set, place, sets) =>
+      place < sets.length - 1 && change.restMs !== undefined ? { ...set, restMs: change.restMs } : set,
+    ),
+    intensity: exercise.intensity ?? null,
   };
 }
 

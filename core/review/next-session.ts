@@ -1,7 +1,7 @@
 import { isMessage } from '../message/message';
 import type { Basis } from '../plan/basis';
-import type { ExerciseChoice } from '../plan/choices';
-import { exerciseChoiceOf } from '../plan/choices-of';
+import type { ExerciseChoice, SessionChoice } from '../plan/choices';
+import { choicesOf, exerciseChoiceOf } from '../plan/choices-of';
 import { type Draft, fixAll } from '../plan/draft-session';
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { fitTemplate } from '../plan/template';
@@ -15,9 +15,13 @@ import type { Change } from './change';
  */
 export function nextSession(plan: Plan, changes: readonly (Change | undefined)[], basis: Basis): Draft {
   const exercises = plan.exercises.map((exercise, place) => choiceOf(exercise, changes[place] ?? {}, basis));
-  const { sitting } = plan;
+  return draftFrom({ ...choicesOf(plan), exercises }, basis);
+}
+
+/** Choices as they are proposed again: on what is in force now, with what the rules would refuse put right. */
+export function draftFrom(session: SessionChoice, basis: Basis): Draft {
   const draft = fitTemplate(
-    { goal: plan.goal, schoolId: plan.schoolId, exercises, ...(sitting ? { sitting } : {}) },
+    { ...session, exercises: session.exercises.map((choice) => ({ ...choice, primed: false })) },
     basis,
   );
   if (!draft.session) return draft;
@@ -44,6 +48,5 @@ function choiceOf(exercise: PlannedExercise, change: Change, { weightKits }: Bas
     sets: choice.sets.map((set, place) =>
       place < last ? { ...set, restMs: change.restMs ?? set.restMs } : set,
     ),
-    primed: false,
   };
 }

@@ -1,3 +1,4 @@
+import type { ExerciseChoice } from '../plan/choices';
 import { choicesOf } from '../plan/choices-of';
 import { EXERCISE_FIGURES, type ExerciseFigure, type LimbFigure } from '../plan/figure-ids';
 import { FIGURE_OF, limbFigure, limbValue } from '../plan/figures';
@@ -34,10 +35,13 @@ export type OpenedExercise = OpenedFigures & {
 };
 
 /** What each exercise of a plan opens at. */
-export const openedAt = (plan: Plan): OpenedFigures[] =>
-  choicesOf(plan).exercises.map((choice, place) => ({
+export const openedAt = (plan: Plan): OpenedFigures[] => figuresOf(choicesOf(plan).exercises, plan);
+
+/** The figures of choices; pressures in mmHg where it is known what they come to. */
+export const figuresOf = (exercises: readonly ExerciseChoice[], plan: Plan | null): OpenedFigures[] =>
+  exercises.map((choice, place) => ({
     limbs: choice.limbs.map((worn, at) => {
-      const target = plan.exercises[place]?.limbs[at];
+      const target = plan?.exercises[place]?.limbs[at];
       return {
         limb: worn.limb,
         figure: limbFigure(worn),

@@ -2,6 +2,7 @@ import { doseOf, type LimbDose } from '../plan/dose';
 import type { Plan } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
 import { trains, type WorkMode } from '../protocol/work-mode';
+import { isEqual } from '../quantity/is-equal';
 import { type Limb, type LimbKind, limbKind } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
@@ -48,6 +49,11 @@ export type SessionSummary = {
   /** Its figures were those of that day alone: lighter, or fewer sets in a deload week (rules SCR-3, CRS-5). */
   wasLighter?: true | undefined;
   wasDeload?: true | undefined;
+  /**
+   * What was said of it before something was added later, the oldest first: until when, how it went, and of each exercise what was
+   * done and answered. Days that lie between are as they were meant then (rule CRS-2).
+   */
+  former?: FormerSummary[] | undefined;
   /** Pain before it, 0–10; null where it was not asked. */
   painBefore: number | null;
   /** Done at home, and reported by the person who did it. */
@@ -55,6 +61,35 @@ export type SessionSummary = {
   /** When it was entered, for a session that was done on paper or elsewhere. */
   enteredAtMs?: number | undefined;
 };
+
+export type FormerSummary = {
+  untilMs: number;
+  tolerated: boolean;
+  exercises: Pick<OpenedExercise, 'reading' | 'answer'>[];
+};
+
+/** What was added within an hour belongs to the session itself. */
+const BELONGS_MS = 3_600_000;
+
+/**
+ * A summary made again, with what the one before it said where that was another thing for more than an hour.
+ * @param before as it was kept, when it was finished
+ */
+export function withFormer(
+  made: SessionSummary,
+  before: SessionSummary & { finishedAtMs: number | null },
+  nowMs: number,
+): SessionSummary {
+  const former = before.former ?? [];
+  const sinceMs = former.at(-1)?.untilMs ?? before.finishedAtMs;
+  const said = ({ tolerated, exercises }: SessionSummary) => ({
+    tolerated,
+    exercises: exercises.map(({ reading, answer }) => ({ reading, answer })),
+  });
+  const isNews = sinceMs !== null && nowMs - sinceMs > BELONGS_MS && !isEqual(said(made), said(before));
+  const kept = isNews ? [...former, { untilMs: nowMs, ...said(before) }] : former;
+  return kept.length === 0 ? made : { ...made, former: kept };
+}
 
 const NOT_TOLERATED = ['REV-1', 'REV-2', 'REV-3'];
 const STEPS_DOWN = ['REV-1', 'REV-2'];

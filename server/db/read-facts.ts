@@ -12,7 +12,7 @@ import { heavyWorkFacts } from '../record/heavy-work';
 import { holdFacts } from '../record/hold';
 import { occlusionFacts } from '../record/occlusion-pressure';
 import { followedFacts } from '../record/outcome';
-import { prescriptionFact, signedPlans } from '../record/prescription';
+import { prescriptionFact, readFormerVersions, signedPlans } from '../record/prescription';
 import { readQuickChecks } from '../record/quick-check';
 import type { Facts, Row } from '../record/read';
 import { rungCheckFacts } from '../record/rung-check';
@@ -113,6 +113,9 @@ export function readFacts(
       strengthTests: withNamed(prepare, id, of.strengthTests(id), named.testIds, strengthTestFacts),
       coursePlans: of.coursePlans(id),
       prescriptions,
+      formerVersions: naming
+        ? readFormerVersions(prepare, id, nowMs).map((row) => prescriptionFact(prepare, practice.roles, row))
+        : [],
       rungChecks: of.rungChecks(id),
       heavyWork: of.heavyWork(id),
       followed: of.followed(id),

@@ -5,10 +5,10 @@ import type { Text } from '#core/message';
 import { type Plan, readPlan } from '#core/plan';
 import type { ExerciseId } from '#core/protocol';
 import type { Limb } from '#core/quantity';
-import type { PrescriptionFact } from '#core/record';
+import { type PrescriptionFact, VERSIONS_COUNT_MS } from '#core/record';
 import type { Prepare } from '../db/dialect/connection';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
-import { factsOf } from './read';
+import { AS_RECEIVED, factsOf, read } from './read';
 
 export const prescriptionRecord = defineRecord({
   name: 'Prescription',
@@ -83,6 +83,15 @@ export const signedPlans = factsOf(prescriptionRecord, {
 });
 
 type SignedPlan = ReturnType<typeof signedPlans.of>;
+
+/** Versions of a client's plans that something newer has taken the place of, of the weeks that a block may reach back. */
+export const readFormerVersions = (prepare: Prepare, clientId: string, nowMs: number): SignedPlan[] =>
+  read(
+    signedPlans,
+    prepare(`${signedPlans.select} where client_id = ? and superseded = 1 and at_ms >= ? ${AS_RECEIVED}`),
+    clientId,
+    nowMs - VERSIONS_COUNT_MS,
+  );
 
 /** @param roles of the practice's accounts, by id */
 export function prescriptionFact(

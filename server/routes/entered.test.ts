@@ -93,7 +93,6 @@ describe('a session that was done on paper or elsewhere', () => {
         ],
         heavy: [],
         deload: { everyWeeks: 3, setsPercent: 50 },
-        loadRisePoints: 0,
         daysOff: [],
         atTime: '17:30',
       },

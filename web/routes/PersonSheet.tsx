@@ -73,7 +73,10 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
     isNext || !practice
       ? known
       : { ...known, chain: chainOf(known.facts, practice, known.judgedAtMs, inHand.prescription) };
-  const course = useMemo(() => courseStrip(known.facts, known.judgedAtMs), [known]);
+  const course = useMemo(
+    () => (practice ? courseStrip(known.facts, practice, known.judgedAtMs) : null),
+    [known, practice],
+  );
   const outside = bench === 'outcomes' || bench === 'log' || bench === 'record' ? bench : null;
   const link = LINK_IDS.find((id) => id === bench) ?? nextLink(client);
   const chosen = outside ?? link;
@@ -93,7 +96,7 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
           </div>
           <ComparisonNow client={known} />
         </div>
-        {course.bars.length > 0 && (
+        {course && course.bars.length > 0 && (
           <div className={`min-w-0 ${givesWay}`}>
             <CourseStrip course={course} />
           </div>

@@ -44,7 +44,6 @@ export function readBlock(kept: unknown, coursePlanId: string | null): Block | n
       heavy: wish.heavy,
       deload:
         wish.deloadEvery === null ? null : { everyWeeks: wish.deloadEvery, setsPercent: DELOAD_PERCENT },
-      loadRisePoints: 0,
       daysOff: wish.daysOff,
       atTime: wish.atTime,
     },

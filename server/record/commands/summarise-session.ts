@@ -1,10 +1,11 @@
 import { sessionLine } from '#core/outcomes';
 import type { PastSession, SessionFact } from '#core/record';
-import { summaryOf } from '#core/review';
+import { type SessionSummary, summaryOf, withFormer } from '#core/review';
 import { EVENTS, fold, type SessionEvent } from '#core/session';
 import type { Prepare } from '../../db/dialect/connection';
 import { type Opened, readPainBefore } from '../day-check';
-import { readFrozenPlan, readUnsummarised, type SessionHead, sessionRecord } from '../session';
+import { findRow } from '../read';
+import { NOTHING_DONE, readFrozenPlan, readUnsummarised, type SessionHead, sessionRecord } from '../session';
 import { readLog } from '../session-event';
 import { changeRows } from '../write';
 import { recount } from './recount-inflations';
@@ -34,8 +35,29 @@ export const changesSummary = (
 
 /** Makes the summary of a session from its log, and its line in the person's log once it is finished. */
 export function summarise(prepare: Prepare, session: SessionHead): void {
+  keepSummary(prepare, session, (made) => made);
+}
+
+/**
+ * The same for a log that has grown: what the summary said until now is kept with it (rule CRS-2).
+ * @param session as it was before
+ */
+export function summariseAgain(prepare: Prepare, session: SessionHead, nowMs: number): void {
+  const { finishedAtMs } = session;
+  const before =
+    finishedAtMs === null ? undefined : findRow(prepare, sessionRecord, { id: session.id }, ['summary']);
+  keepSummary(prepare, session, (made) =>
+    before ? withFormer(made, { ...NOTHING_DONE, ...before.summary, finishedAtMs }, nowMs) : made,
+  );
+}
+
+function keepSummary(
+  prepare: Prepare,
+  session: SessionHead,
+  asKept: (made: SessionSummary) => SessionSummary,
+): void {
   const { plan, state, painBefore } = readDone(prepare, session);
-  const summary = summaryOf(plan, state, painBefore);
+  const summary = asKept(summaryOf(plan, state, painBefore));
   const line = state.finishedAtMs === null ? null : sessionLine(plan, state);
   if (line) recount(prepare, session, line);
   changeRows(prepare, sessionRecord, { id: session.id }, { summary, logLine: line });

@@ -12,7 +12,7 @@ import { readFrozenPlan, readHead, type SessionHead, sessionRecord } from '../se
 import { appendEvent, knownOf } from '../session-event';
 import { changeRows } from '../write';
 import { holdsOfEvents, raiseHolds } from './raise-holds';
-import { changesSummary, summarise } from './summarise-session';
+import { changesSummary, summariseAgain } from './summarise-session';
 
 /** What came of a batch: the session, the events that were new, and whether the person's record says something else now. */
 export type Taken = { session: SessionHead; fresh: SessionEvent[]; changed: boolean };
@@ -47,7 +47,7 @@ export function takeEvents(
     holdsOfEvents(fresh, wornIn(prepare, sessionId), () => limitOfPractice(prepare), nowMs),
   );
   const changed = changesSummary(session, fresh);
-  if (changed) summarise(prepare, session);
+  if (changed) summariseAgain(prepare, session, nowMs);
   const note: AuditNote = { action: 'events-appended', subject: sessionId, detail: { count: fresh.length } };
   writeAudit(prepare, note, { practitionerId, atMs: nowMs });
   return { session, fresh, changed };

@@ -22,7 +22,7 @@ export function WordMenu<T extends string>({
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
-        aria-label={`${label}: ${chosen}`}
+        aria-label={`${label}: ${shown ?? chosen}`}
         className={`${isSmall ? 'pt-1 text-left' : 'pt-2'} inline-block border-b-2 border-plum px-0.5 pb-0.5 leading-tight font-semibold hover:bg-tint data-[state=open]:bg-tint`}
       >
         {shown ?? chosen}

@@ -24,7 +24,7 @@ import { type BlockState, useBlock } from './use-block';
 
 /** A block of weeks: which plans it schedules left, where they fall right; kept, followed, and handed out. */
 export function BlockBench({ client, practice }: { client: ClientRecord; practice: PracticeView }) {
-  const block = useBlock(client);
+  const block = useBlock(client, practice);
   if (block.plans.length === 0) {
     return (
       <FirstDo clientId={client.id} link="prescribe">

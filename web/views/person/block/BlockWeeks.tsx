@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { format } from 'date-fns';
-import type { BlockWeek } from '#core/course';
+import type { BlockWeek, Range, WeekOfPlan } from '#core/course';
 import { WEEKDAY_LABELS, weekdayOf } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { clock, plain } from '../../../words/format';
@@ -11,7 +11,7 @@ import type { BlockState } from './use-block';
 
 /** The whole block, a line a week: its days, what each plan is meant to be in it, its dose, and what falls due. */
 export function BlockWeeks({ block, brush }: { block: BlockState; brush: string }) {
-  const { weeks, wish } = block;
+  const { weeks } = block;
   const [first] = weeks;
   if (!first) return null;
   return (
@@ -43,7 +43,7 @@ export function BlockWeeks({ block, brush }: { block: BlockState; brush: string 
                 </td>
               ))}
               <td className="space-y-0.5 py-1 pl-2 text-[14px]">
-                <Meant week={week} rises={wish.loadRisePoints > 0} />
+                <Meant week={week} />
               </td>
             </tr>
           ))}
@@ -54,16 +54,13 @@ export function BlockWeeks({ block, brush }: { block: BlockState; brush: string 
 }
 
 /** What a week is meant to be: each plan's share of LOP and of 1RM, the dose, what falls due. */
-function Meant({ week, rises }: { week: BlockWeek; rises: boolean }) {
+function Meant({ week }: { week: BlockWeek }) {
   return (
     <>
       {week.plans.map((plan) => (
         <p key={plan.coursePlanId}>
           {week.plans.length > 1 && `${plan.name}: `}
-          <span className="figures text-[15px]">{t`${plan.percentLop} % of LOP`}</span>
-          {plan.percentOneRepMax !== null && rises && (
-            <span className="figures">{t`, ${plain(plan.percentOneRepMax, 1)} % of 1RM`}</span>
-          )}
+          <span className="figures text-[15px]">{figuresOf(plan).join(', ')}</span>
         </p>
       ))}
       <p className="text-quiet">
@@ -82,10 +79,21 @@ function Meant({ week, rises }: { week: BlockWeek; rises: boolean }) {
   );
 }
 
+/** The figures of a plan in a week: one, or from the least to the most. */
+const figuresOf = ({ percentLop, percentOneRepMax, watts, minutes }: WeekOfPlan): string[] => [
+  ...(percentLop ? [t`${rangeWords(percentLop)} % of LOP`] : []),
+  ...(percentOneRepMax ? [t`${rangeWords(percentOneRepMax)} % of 1RM`] : []),
+  ...(watts ? [`${rangeWords(watts)} W`] : []),
+  ...(minutes ? [`${rangeWords(minutes)} min`] : []),
+];
+
+const rangeWords = ({ low, high }: Range): string =>
+  low === high ? plain(low, 1) : `${plain(low, 1)}–${plain(high, 1)}`;
+
 const STATES = { done: t`done`, missed: t`missed` } as const;
 
 /** The same on a phone, where seven days do not fit next to each other: a week is its sessions in words. */
-function WeekList({ block: { weeks, wish, entries, plans } }: { block: BlockState }) {
+function WeekList({ block: { weeks, entries, plans } }: { block: BlockState }) {
   return (
     <ol className="sm:hidden" aria-label={t`The block, week by week`}>
       {weeks.map((week) => (
@@ -106,7 +114,7 @@ function WeekList({ block: { weeks, wish, entries, plans } }: { block: BlockStat
               </p>
             ))}
           <div className="text-[14px]">
-            <Meant week={week} rises={wish.loadRisePoints > 0} />
+            <Meant week={week} />
           </div>
         </li>
       ))}

@@ -102,13 +102,6 @@ export function BlockWishForm({ block }: { block: BlockState }) {
           onValue={(setsPercent) => change({ deload: { ...(wish.deload ?? USUAL_DELOAD), setsPercent } })}
         />
       )}
-      <NumberField
-        label={t`Load is meant to rise by`}
-        unit={t`points a week`}
-        value={wish.loadRisePoints}
-        onValue={(loadRisePoints) => change({ loadRisePoints })}
-        hint={t`Of 1RM, to at most 40 %; each review decides.`}
-      />
       <DaysOff daysOff={wish.daysOff} onChange={(daysOff) => change({ daysOff })} />
       <CalendarImport wish={wish} change={change} />
     </div>

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
+import type { PracticeView } from '#contract/practice';
 import {
   type Block,
   type BlockEntry,
@@ -20,7 +21,7 @@ import {
 } from '#core/course';
 import { type Message, msg } from '#core/message';
 import { type Day, dayAt, dayOf, isoOf, newest } from '#core/quantity';
-import { blockContext, blockPlansOf, comparisonWords, sessionsByDay } from '#core/record';
+import { blockDues, blockPlansOf, comparisonWords, courseDays, sessionsByDay } from '#core/record';
 import { planningWorker } from '../../../workers/planning';
 
 const USUAL_TIME = '17:30';
@@ -35,7 +36,7 @@ const inOrder = (sessions: readonly Scheduled[]): Scheduled[] =>
   [...sessions].sort((a, b) => a.day.localeCompare(b.day));
 
 /** A block as it is being planned: the wish, the days placed for it, what was moved by hand, and how it is today. */
-export function useBlock(client: ClientRecord): BlockState {
+export function useBlock(client: ClientRecord, practice: PracticeView): BlockState {
   const { facts, judgedAtMs } = client;
   const plans = useMemo(() => blockPlansOf(facts), [facts]);
   const today = dayAt(judgedAtMs, facts.zoneOffsetMs);
@@ -64,6 +65,10 @@ export function useBlock(client: ClientRecord): BlockState {
   const block: Block = { wish, sessions };
   const isKept = kept !== undefined && isSame(block, kept);
   const entries = problem ? [] : followBlock(block, plans, sessionsByDay(facts), today);
+  const days = useMemo(
+    () => courseDays({ block, entries }, facts, practice, judgedAtMs),
+    [block, entries, facts, practice, judgedAtMs],
+  );
   const change = (part: Partial<BlockWish>) => {
     setWish((old) => ({ ...old, ...part }));
     setByHand(null);
@@ -76,7 +81,7 @@ export function useBlock(client: ClientRecord): BlockState {
     entries,
     weeks: problem
       ? []
-      : weeksOf(block, onDays(block), plans, blockContext(facts, wish.startsOn, judgedAtMs)).map((week) => ({
+      : weeksOf(block, days, plans, blockDues(facts, judgedAtMs)).map((week) => ({
           ...week,
           due: [...comparedIn(facts, week.firstDay), ...week.due],
         })),

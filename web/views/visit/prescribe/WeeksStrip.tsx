@@ -172,7 +172,7 @@ function linesOf(shown: readonly Shown[], kgWords: (kg: number) => string, unit:
   ]
     .map(({ name, read }) => ({ name, values: shown.map(({ exercise }) => read(exercise)) }))
     .filter(({ values }) => values.some((value) => value !== null))
-    .concat({ name: '', values: shown.map(({ day }) => format(noonOf(day), t`d MMM`)) });
+    .concat({ name: t`day`, values: shown.map(({ day }) => format(noonOf(day), t`d MMM`)) });
 }
 
 /** Where a figure changes it is said, as far as there is room since the last. */

@@ -23,16 +23,18 @@ import {
 import type { Limb } from '#core/quantity';
 import {
   basisOf,
+  draftOfToday,
   isNewcomer,
   isOperated,
   type LastReview,
   limbInHand,
   measuredStamp,
   nextPlan,
+  planAsItIs,
   plansInForce,
   rungInForce,
 } from '#core/record';
-import { carryOver, loweredTo, nextSession } from '#core/review';
+import { carryOver, loweredTo } from '#core/review';
 import { usePractitioner } from '../../../../data/queries';
 import { translate } from '../../../../language/translate';
 import type { FindingFix } from '../../../../parts/base/FindingLine';
@@ -105,6 +107,10 @@ export function useComposer(
   );
   const last = inHand?.prescription;
   const newcomer = isNewcomer(client.facts);
+  const today = useMemo(
+    () => last && planAsItIs(last, client.facts, practice, basis),
+    [last, client, practice, basis],
+  );
   const [wish, setWish] = useState<Wish>(() => ({
     ...firstGoal(client, last?.plan),
     ...(goal ? { goal } : {}),
@@ -117,7 +123,7 @@ export function useComposer(
       {
         ...asked,
         newcomer,
-        carried: last ? carryOver(last.plan, review.changes, practice.weightKits) : [],
+        carried: today ? carryOver(today, [], practice.weightKits) : [],
         lowered: last ? loweredTo(last.plan, review.changes) : new Map(),
       },
       basis,
@@ -131,7 +137,7 @@ export function useComposer(
       const left = kept && readSessionChoice(kept);
       if (left) return { session: left, notes: [t`Taken up where it was left.`] };
       const first = last
-        ? nextSession(last.plan, review.changes, basis)
+        ? draftOfToday(last, client.facts, practice, basis)
         : copied
           ? (copied.isMirrored ? mirror : fitTemplate)(copied.session, basis)
           : draftFrom(wish);
