@@ -7,7 +7,7 @@ import { limbsFor, measureBook, measureOf, type Taken } from '#core/outcomes';
 import { draftSession } from '#core/plan';
 import { EXERCISES, type LadderRung, type Library, type Rung } from '#core/protocol';
 import { dayAt, isoOf, type Limb, limbKind, limbSide, otherSide } from '#core/quantity';
-import { adviseRung, basisOf, blockPlansOf, nextPlan, rungInForce } from '#core/record';
+import { adviseRung, basisOf, blockPlansOf, nextPlan, planOfDay, recheck, rungInForce } from '#core/record';
 import { fold, mergeLogs, type SessionEvent } from '#core/session';
 import { normal, type Random, seededRandom, seedOf } from '#core/simulation';
 import { inEnglish } from '#language/render';
@@ -235,7 +235,7 @@ export async function liveCourse(
         carried: [],
         lowered: new Map(),
       },
-      basisOf(record.facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', clock.nowMs),
+      basisOf(record.facts, KIT, 'clinician', clock.nowMs),
     );
     if (!session) throw new Error(`No draft for ${course.name}: ${notes.map(inEnglish).join(' ')}`);
     await tell('prescriptions', { ...session, signedFor: changes });
@@ -260,6 +260,10 @@ export async function liveCourse(
     } else if (clock.nowMs - measuredMs > MEASURE_AGAIN_DAYS * DAY_MS) {
       await measureLimbs();
       measuredMs = clock.nowMs;
+      // Much higher than before: it is taken by one key (rule PRS-8).
+      const [signed] = record.facts.prescriptions;
+      if (signed && recheck(signed, record.facts, KIT, clock.nowMs).retargetable)
+        await tell(`prescriptions/${signed.id}/retarget`, {});
     }
     if (course.eightRepsKg !== null && clock.nowMs - testedMs > TEST_AGAIN_DAYS * DAY_MS) {
       await testStrength(week);
@@ -302,6 +306,8 @@ const AT_TIMES = ['17:30', '08:00', '12:15'];
 /** Passive, isometric, unloaded, loaded, functional. */
 const RUNGS = 5;
 
+const KIT = { cuffs: CUFFS, weightKits: WEIGHT_KITS };
+
 const operationOf = ({ operated, limbs }: Course, startMs: number) =>
   operated
     ? { procedures: [{ limb: limbs[0], atMs: startMs - operated.daysBefore * DAY_MS, what: operated.what }] }
@@ -335,7 +341,7 @@ async function doSession(
   if (!next) return record;
   const startedAtMs = clock.nowMs + 5 * MINUTE_MS;
   const entered = simulatedSession(
-    next.prescription.plan,
+    planOfDay(next.prescription, record.facts, KIT, startedAtMs),
     { library: EXERCISES as Library },
     person.trainees(week),
     random,

@@ -3,6 +3,7 @@ import { pino } from 'pino';
 import { v5 as uuidFrom } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import type { NewPrescription } from '#contract/prescription';
+import type { SessionView } from '#contract/session';
 import { limbsName, placeBlock } from '#core/course';
 import { draftSession } from '#core/plan';
 import { dayAt, isoOf, newest } from '#core/quantity';
@@ -184,15 +185,15 @@ async function play(
       if (!prescription) throw new Error(`${record.name} has nothing to run.`);
       await post(`${base}/day-checks`, { notWell: [], painNow: PAIN_BEFORE, bloodPressure: null });
       const id = uuidFrom(`${record.name} ${entry.daysAgo} ${entry.plan ?? ''}`, NAMESPACE);
-      await post('/sessions', { id, prescriptionId: prescription.id });
+      const { plan } = await post<SessionView>('/sessions', { id, prescriptionId: prescription.id });
       const tell = (events: SessionEvent[]) => {
         clock.nowMs = Math.max(clock.nowMs, ...events.map((event) => event.atMs));
         return post(`/sessions/${id}/events`, { events });
       };
-      const done = pastSessionLog(prescription.plan, { id, startMs: atMs }, entry);
+      const done = pastSessionLog(plan, { id, startMs: atMs }, entry);
       await tell(done);
-      const state = fold(prescription.plan, mergeLogs(done));
-      const session = { id, plan: prescription.plan, state };
+      const state = fold(plan, mergeLogs(done));
+      const session = { id, plan, state };
       const advices = reviews.of(session, prescription, record.facts, PAIN_BEFORE, clock.nowMs);
       if (!entry.isUnanswered) await tell(keptAsItIs(id, advices, clock.nowMs));
       await tell([dayAfterEvent(id, atMs + MS_PER_DAY)]);
