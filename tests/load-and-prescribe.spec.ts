@@ -63,9 +63,9 @@ test('a session is drafted, edited, fixed, signed and printed', async ({ page })
     await expect(
       page
         .getByRole('list', { name: 'About this draft' })
-        .getByText(/^Leg press: pressure \+5 points.*REV-7/),
+        .getByText(/^Leg press: hold\..*the ramp is at 50 %.*REV-7/),
     ).toBeVisible();
-    await expect(order.getByRole('button', { name: /Target, left thigh.*82 mmHg/ })).toBeVisible();
+    await expect(order.getByRole('button', { name: /Target, left thigh.*92 mmHg/ })).toBeVisible();
     await expect(page.getByText(/All sets finished in/)).toBeVisible();
   });
 

@@ -27,6 +27,6 @@ export type CourseRecord = {
   trainedDays: readonly Day[];
   /** Deload weeks of the block that schedules it, where the plan says none. */
   deload: Deload | null;
-  /** Whether a guard was passed when it was signed: it stands for the limit it passed (rule CRS-4). */
-  isPassed: (rule: RuleId, exerciseIndex: number) => boolean;
+  /** Guards that were passed when it was signed: each stands for the limit it passed (rule CRS-4). */
+  passed: readonly { rule: RuleId; exerciseIndex: number | null }[];
 };

@@ -37,7 +37,7 @@ export class LivedCourse {
     const basis = this.record.basis ?? testBasis({ done: [] });
     return {
       deload: null,
-      isPassed: () => false,
+      passed: [],
       advices: this.changes.map((change) => ({ change, reason: msg('As it went.'), rule: 'REV-7' as const })),
       ...this.record,
       basis: { ...basis, done: this.done, nowMs: day * MS_PER_DAY, today: day },

@@ -47,23 +47,29 @@ function boundsOf(figure: Figure, where: Where): [FigureBound, ...FigureBound[]]
   }
 }
 
+const passedAt =
+  ({ passed }: CourseRecord, exerciseIndex: number) =>
+  (rule: RuleId): boolean =>
+    passed.some((guard) => guard.rule === rule && guard.exerciseIndex === exerciseIndex);
+
 /** A guard that was passed when it was signed stands for the limit it passed. */
 function boundsOfShare({ limb }: Figure, { plan, choice, exerciseIndex, record, day }: Where): FigureBound[] {
   if (limb === undefined) return [];
-  const { basis, isPassed } = record;
+  const { basis } = record;
+  const isPassed = passedAt(record, exerciseIndex);
   const { mode } = PROTOCOLS[choice.protocolId];
   const most = mostPercentLop(mode);
   const bounds: FigureBound[] = [{ most, why: msg('{most} % of LOP is the most', { most }), rule: 'PRS-3' }];
   const cap = basis.limits[limb].maxPercentLop;
-  if (cap !== null && !isPassed('SCR-2', exerciseIndex))
+  if (cap !== null && !isPassed('SCR-2'))
     bounds.push({ most: cap, why: msg('the clearance’s {cap} %', { cap }), rule: 'SCR-2' });
   if (mode === 'passive') return bounds;
   const kind = limbKind(limb);
   const { top } = SCHOOLS[plan.schoolId].percentLop[kind];
-  if (!isPassed('PRS-3', exerciseIndex))
+  if (!isPassed('PRS-3'))
     bounds.push({ most: top, why: msg('the school’s top of {top} %', { top }), rule: 'PRS-3' });
   const ramp = rampLevel(basis.done, kind, plan.schoolId, day);
-  if (ramp.running && !isPassed('PRS-4', exerciseIndex))
+  if (ramp.running && !isPassed('PRS-4'))
     bounds.push({
       most: ramp.percentLop,
       why: msg('the ramp is at {percentLop} %', { percentLop: ramp.percentLop }),
@@ -75,16 +81,17 @@ function boundsOfShare({ limb }: Figure, { plan, choice, exerciseIndex, record, 
 /** Without a LOP: the practice's most, the share of the LOP to reckon with, and the millimetre ramp (rules PRS-4, PRS-7). */
 function boundsOfPressure({ limb }: Figure, { choice, exerciseIndex, record, day }: Where): FigureBound[] {
   const worn = choice.limbs.find((one) => one.limb === limb);
-  const { basis, isPassed } = record;
+  const { basis } = record;
+  const isPassed = passedAt(record, exerciseIndex);
   const cuff = basis.cuffs.find(({ id }) => worn?.kind === 'arbitrary' && id === worn.cuffId);
   const known = limb && cuff && withoutLop(limb, cuff, { ...basis, today: day });
   if (!known) return [];
   const { usual, hard } = arbitraryMostMmHg(known.leastLopMmHg);
   const ceiling = basis.arbitraryUpToMmHg ?? hard;
-  const most = Math.min(ceiling, isPassed('PRS-7', exerciseIndex) ? hard : usual);
+  const most = Math.min(ceiling, isPassed('PRS-7') ? hard : usual);
   return [
     { most, why: msg('{most} mmHg is the most without a LOP', { most }), rule: 'PRS-7' },
-    ...(isPassed('PRS-4', exerciseIndex)
+    ...(isPassed('PRS-4')
       ? []
       : [
           {
@@ -96,8 +103,8 @@ function boundsOfPressure({ limb }: Figure, { choice, exerciseIndex, record, day
   ];
 }
 
-function boundsOfLoad({ exerciseIndex, record: { isPassed } }: Where): FigureBound[] {
+function boundsOfLoad({ exerciseIndex, record }: Where): FigureBound[] {
   const { usualHigh, most } = RULES['LOAD-3'].figures.percentOneRepMax;
-  const limit = isPassed('LOAD-3', exerciseIndex) ? most : usualHigh;
+  const limit = passedAt(record, exerciseIndex)('LOAD-3') ? most : usualHigh;
   return [{ most: limit, why: msg('{limit} % of 1RM is the most', { limit }), rule: 'LOAD-3' }];
 }

@@ -30,7 +30,14 @@ export { type BlockEntry, followBlock } from './follow-block';
 export { type LadderAnswers, ladderAnswersSchema, type RungCheck } from './ladder';
 export { placeBlock, type Running } from './place-block';
 export type { Unmet } from './place-sessions';
-export { type Rehearsal, type RehearsedSession, rehearse, type Spread, simulatedSession } from './rehearse';
+export {
+  type Rehearsal,
+  type RehearsedCourse,
+  type RehearsedSession,
+  rehearse,
+  type Spread,
+  simulatedSession,
+} from './rehearse';
 export { type DaySession, sessionOn } from './session-on';
 export type { Turn } from './turn';
 export { usualDays } from './usual-days';

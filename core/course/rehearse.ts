@@ -2,19 +2,22 @@ import { type Bout, boutsOf } from '../forecast/bouts';
 import { MODEL, type Trainee } from '../forecast/fatigue-model';
 import { drawerOf, fitTrainee, USUAL } from '../forecast/fit-trainee';
 import { boutRunner, type RunBouts } from '../forecast/run-bouts';
-import type { Basis } from '../plan/basis';
+import type { Basis, SessionDone } from '../plan/basis';
+import type { SessionChoice } from '../plan/choices';
 import { compile } from '../plan/compile';
 import { composeSession } from '../plan/compose';
 import { doseOf } from '../plan/dose';
+import { isRise } from '../plan/move';
 import type { Plan } from '../plan/plan';
 import { plannedKg } from '../plan/planned-load';
 import { measuredLimbs } from '../plan/target';
 import type { Timeline } from '../plan/timeline';
+import type { Day } from '../quantity/days';
 import { LIMBS, type Limb } from '../quantity/limb';
 import { MS_PER_DAY, MS_PER_MINUTE } from '../quantity/units';
-import { nextSession } from '../review/next-session';
-import { reviewEach } from '../review/review-each';
-import type { Reviewed } from '../review/reviewed';
+import { type OpenedFigures, openedAt } from '../review/opened';
+import type { Reading } from '../review/reading';
+import { readingsOf, recommendFrom } from '../review/review';
 import { kindsMoved, summaryOf } from '../review/summary';
 import { RULES } from '../rules/catalogue';
 import { amountDone, type EnteredSession, enteredEvents } from '../session/entered';
@@ -23,16 +26,20 @@ import { fold } from '../session/fold';
 import { type Log, mergeLogs } from '../session/log';
 import { normal, type Random, seededRandom } from '../simulation/random';
 import type { OnDay } from './block';
-import type { BlockPlan } from './block-plan';
+import type { CourseRecord, OpenedSession } from './course-record';
+import { type ReviewedSession, reviewInCourse } from './review-course';
+import { sessionOn } from './session-on';
+
+/** A plan that is rehearsed: as it is signed, and what it is folded from now (rule CRS-2). */
+export type RehearsedCourse = { id: string; plan: Plan; record: CourseRecord };
 
 /**
- * A block to run forward: the sessions to come and the plans as they are signed, what everything is composed from, and sets
- * that were seen before, to know the person by. The same question gives the same answer.
+ * A block to run forward: the sessions to come, the courses they are of, and sets that were seen before, to know the person by. The
+ * same question gives the same answer.
  */
 export type RehearsalQuestion = {
   sessions: OnDay[];
-  plans: BlockPlan[];
-  basis: Basis;
+  courses: RehearsedCourse[];
   seen: Bout[][];
   runs: number;
   seed: number;
@@ -47,12 +54,17 @@ export type RehearsedSession = OnDay & {
   loadKg: Spread | null;
   minutes: Spread;
   short: number;
+  /** The share of runs in which a rise waited or something stepped back that day. */
+  waits: number;
+  stepsBack: number;
 };
 
 export type Rehearsal = {
   sessions: RehearsedSession[];
   /** The first session that more than half of the runs fall short in; null where none is. */
   stall: OnDay | null;
+  /** The first that more than half of the runs step back before; null where none is. */
+  stepBack: OnDay | null;
   runs: number;
 };
 
@@ -62,55 +74,105 @@ const BAND = { low: 0.1, high: 0.9 };
 const UNFORESEEN_EFFORT = 7;
 
 /**
- * A block run forward on the forecast's model and the review's own rules: what is done is reviewed and accepted, and the
- * next session of that plan goes by it (rules REV-1 to REV-8, PRS-4). The person stays as they are now: it says where the
- * plans would outrun them, and promises no gain. It informs, and never sets a load.
+ * A block run forward on the forecast's model, by the function that says what is to be done on a day and the review's own rules
+ * (rules CRS-2, CRS-3, REV-1 to REV-8, PRS-4): where a review asks, nothing is answered, and the plan holds. The person stays as they
+ * are now: it says where the plans would outrun them, and promises no gain. It informs, and never sets a load.
  */
-export function rehearse({ sessions, plans, basis, seen, runs, seed }: RehearsalQuestion): Rehearsal {
+export function rehearse({ sessions, courses, seen, runs, seed }: RehearsalQuestion): Rehearsal {
   const random = seededRandom(seed);
   const drawers = new Map(LIMBS.map((limb) => [limb, drawerOf(fitTrainee(seen, limb))] as const));
-  const prepared = new Map<Plan, Prepared>();
-  const prepare = (plan: Plan): Prepared => {
-    const known = prepared.get(plan);
-    if (known) return known;
-    const made = preparedFrom(plan, basis);
-    prepared.set(plan, made);
-    return made;
-  };
-  // Many runs come to the same next session: it is composed once.
-  const nexts = new Map<string, Plan>();
+  // Many runs come to the same session: it is composed once.
+  const prepared = new Map<string, Prepared>();
   const columns = sessions.map((): Seen[] => []);
   for (let run = 0; run < runs; run += 1) {
     const trainees = new Map(LIMBS.map((limb) => [limb, drawers.get(limb)?.(random) ?? USUAL]));
-    const now = new Map(plans.map(({ id, plan }) => [id, plan]));
-    const last = new Map<string, Reviewed>();
-    const done = [...basis.done];
+    const lives = new Map(courses.map((course) => [course.id, new Life(course, prepared)]));
+    const done = [...(courses[0]?.record.basis.done ?? [])];
     for (const [place, { day, coursePlanId }] of sessions.entries()) {
-      const plan = now.get(coursePlanId);
-      if (!plan) continue;
-      const nowMs = Math.max(basis.nowMs, day * MS_PER_DAY);
-      const ready = prepare(plan);
-      const entered = runOnce(ready, trainees, random, nowMs);
-      const state = fold(plan, logOf(enteredEvents(plan, entered, nowMs), nowMs));
-      columns[place]?.push(seenOf(plan, ready, entered));
-      const changes = reviewEach(
-        { plan, state, painBefore: null, before: last.get(coursePlanId) ?? null },
-        { done, limits: basis.limits, kits: basis.weightKits, heavyWork: [] },
-        day,
-      ).map((advice) => advice?.change ?? {});
-      const { worked, tolerated } = summaryOf(plan, state, null);
-      done.push({ atMs: nowMs, day, kinds: kindsMoved(worked), worked, tolerated });
-      last.set(coursePlanId, { plan, state });
-      if (changes.every((change) => Object.keys(change).length === 0)) continue;
-      const key = `${ready.id} ${JSON.stringify(changes)} ${day}`;
-      const next = nexts.get(key) ?? composeNext(plan, changes, { ...basis, done, nowMs, today: day });
-      nexts.set(key, next);
-      now.set(coursePlanId, next);
+      const seenThen = lives.get(coursePlanId)?.live(day, done, trainees, random);
+      if (seenThen) columns[place]?.push(seenThen);
     }
   }
   const rehearsed = sessions.map((session, place) => ({ ...session, ...summed(columns[place] ?? []) }));
-  return { sessions: rehearsed, stall: rehearsed.find(({ short }) => short > 0.5) ?? null, runs };
+  return {
+    sessions: rehearsed,
+    stall: rehearsed.find(({ short }) => short > 0.5) ?? null,
+    stepBack: rehearsed.find(({ stepsBack }) => stepsBack > 0.5) ?? null,
+    runs,
+  };
 }
+
+/** One course in one run: what was opened, and what its review says. */
+class Life {
+  private readonly opened: OpenedSession[];
+  private readonly trainedDays: Day[];
+  private advices: CourseRecord['advices'];
+  private readonly reviewed: ReviewedSession[] = [];
+
+  constructor(
+    private readonly course: RehearsedCourse,
+    private readonly prepared: Map<string, Prepared>,
+  ) {
+    const { opened, trainedDays, advices } = course.record;
+    this.opened = [...opened];
+    this.trainedDays = [...trainedDays];
+    this.advices = advices;
+  }
+
+  /** @param done of all courses, which this adds to */
+  live(day: Day, done: SessionDone[], trainees: ReadonlyMap<Limb, Trainee>, random: Random): Seen {
+    const { plan, record } = this.course;
+    const basis: Basis = { ...record.basis, done, today: day };
+    const of = sessionOn(
+      plan,
+      { ...record, basis, opened: this.opened, trainedDays: this.trainedDays, advices: this.advices },
+      day,
+    );
+    const ready = this.prepare(of.session, basis);
+    const entered = runOnce(ready, trainees, random, day * MS_PER_DAY);
+    const exercises = ready.opened.map((figures, place) => ({
+      ...figures,
+      reading: readingIn(ready, entered, place),
+      answer: null,
+    }));
+    const tolerated = exercises.every(
+      ({ reading }) => !reading || !NOT_TOLERATED.includes(recommendFrom(reading, null, UNBOUNDED).rule),
+    );
+    this.opened.push({
+      day,
+      tolerated,
+      exercises: ready.opened.map((figures) => ({ ...figures, isBegun: true })),
+      ...(of.deloadPercent === null ? {} : { wasDeload: true as const }),
+    });
+    this.trainedDays.push(day);
+    done.push({ atMs: day * MS_PER_DAY, day, tolerated, worked: ready.worked, kinds: ready.kinds });
+    this.reviewed.unshift({ exercises, painBefore: null });
+    this.advices = reviewInCourse(plan, this.reviewed, {
+      done,
+      limits: basis.limits,
+      kits: basis.weightKits,
+      heavyWork: [],
+      today: day,
+    }).map((one) => (one && !one.leavesBounds ? { ...one.advice, change: one.change } : undefined));
+    return {
+      ...seenOf(ready, entered),
+      waits: of.waits.length > 0,
+      stepsBack: of.moves.some((move) => !isRise(move)),
+    };
+  }
+
+  private prepare(session: SessionChoice, basis: Basis): Prepared {
+    const key = `${this.course.id} ${JSON.stringify(session.exercises)}`;
+    const known = this.prepared.get(key);
+    if (known) return known;
+    const made = preparedFrom(composeSession(session, basis).plan, basis);
+    this.prepared.set(key, made);
+    return made;
+  }
+}
+
+const NOT_TOLERATED = ['REV-1', 'REV-2', 'REV-3'];
+const UNBOUNDED = { painBefore: null, capPercentLop: null, rampPercentLop: null, kits: [], heavyWork: [] };
 
 /**
  * A session as a trainee might do it, by the forecast's model: for a simulated practice.
@@ -124,20 +186,70 @@ export const simulatedSession = (
   startedAtMs: number,
 ): EnteredSession => runOnce(preparedFrom(plan, basis), trainees, random, startedAtMs);
 
-/** What of a plan is the same in every run. */
-type Prepared = { id: number; timeline: Timeline; bouts: Bout[]; run: RunBouts; minutes: number };
+/** What of a session is the same in every run; its readings are those of one that is done as planned. */
+type Prepared = {
+  plan: Plan;
+  timeline: Timeline;
+  bouts: Bout[];
+  run: RunBouts;
+  minutes: number;
+  opened: OpenedFigures[];
+  readings: (Reading | null)[];
+  worked: SessionDone['worked'];
+  kinds: SessionDone['kinds'];
+};
 
-let lastId = 0;
 function preparedFrom(plan: Plan, { library }: Pick<Basis, 'library'>): Prepared {
   const timeline = compile(plan);
   const bouts = boutsOf(plan, timeline, library);
-  lastId += 1;
+  const asPlanned: EnteredSession = {
+    startedAtMs: 0,
+    jointPain: null,
+    signs: [],
+    sets: timeline.sets.map((set) => ({
+      exerciseIndex: set.exerciseIndex,
+      setIndex: set.setIndex,
+      ...amountDone(set, set.reps),
+      effort: UNFORESEEN_EFFORT,
+    })),
+  };
+  const state = fold(plan, logOf(enteredEvents(plan, asPlanned, 0), 0));
+  const { worked } = summaryOf(plan, state, null);
   return {
-    id: lastId,
+    plan,
     timeline,
     bouts,
     run: boutRunner(bouts),
     minutes: doseOf(timeline).occludedMs / MS_PER_MINUTE,
+    opened: openedAt(plan),
+    readings: readingsOf({ plan, state }),
+    worked,
+    kinds: kindsMoved(worked),
+  };
+}
+
+/** What was done of an exercise, where it differs from what was planned: repetitions and effort. */
+function readingIn(
+  { readings, timeline }: Prepared,
+  { sets }: EnteredSession,
+  exerciseIndex: number,
+): Reading | null {
+  const planned = readings[exerciseIndex];
+  if (!planned) return null;
+  const own = timeline.sets.flatMap((set, place) =>
+    set.exerciseIndex === exerciseIndex ? [{ asked: set.plannedReps, done: sets[place] }] : [],
+  );
+  const lastEffort = own.at(-1)?.done?.effort ?? null;
+  if (!planned.reps) return { ...planned, lastEffort };
+  const reps = own.map(({ asked, done }) => Math.min(done?.reps ?? 0, asked ?? 0));
+  return {
+    ...planned,
+    lastEffort,
+    reps: {
+      ...planned.reps,
+      done: reps.reduce((sum, one) => sum + one, 0),
+      firstShort: (reps[0] ?? 0) < (own[0]?.asked ?? 0),
+    },
   };
 }
 
@@ -190,15 +302,20 @@ const logOf = (events: ReturnType<typeof enteredEvents>, startMs: number): Log =
     ),
   );
 
-function composeNext(plan: Plan, changes: Parameters<typeof nextSession>[1], basis: Basis): Plan {
-  const { session } = nextSession(plan, changes, basis);
-  return session ? composeSession(session, basis).plan : plan;
-}
-
 /** What a run saw of a session. */
-type Seen = { percentLop: number | null; loadKg: number | null; minutes: number; isShort: boolean };
+type Seen = {
+  percentLop: number | null;
+  loadKg: number | null;
+  minutes: number;
+  isShort: boolean;
+  waits: boolean;
+  stepsBack: boolean;
+};
 
-function seenOf(plan: Plan, { minutes, timeline }: Prepared, { sets }: EnteredSession): Seen {
+function seenOf(
+  { plan, minutes, timeline }: Prepared,
+  { sets }: EnteredSession,
+): Omit<Seen, 'waits' | 'stepsBack'> {
   const [exercise] = plan.exercises;
   const planned = timeline.sets.reduce((sum, { plannedReps }) => sum + (plannedReps ?? 0), 0);
   const counted = timeline.sets.flatMap(({ plannedReps }, place) =>
@@ -218,9 +335,14 @@ function summed(seen: readonly Seen[]): Omit<RehearsedSession, keyof OnDay> {
     percentLop: spread(seen.map(({ percentLop }) => percentLop)),
     loadKg: spread(seen.map(({ loadKg }) => loadKg)),
     minutes: spread(seen.map(({ minutes }) => minutes)) ?? { likely: 0, low: 0, high: 0 },
-    short: seen.length === 0 ? 0 : seen.filter(({ isShort }) => isShort).length / seen.length,
+    short: shareOf(seen, ({ isShort }) => isShort),
+    waits: shareOf(seen, (one) => one.waits),
+    stepsBack: shareOf(seen, (one) => one.stepsBack),
   };
 }
+
+const shareOf = (seen: readonly Seen[], is: (one: Seen) => boolean): number =>
+  seen.length === 0 ? 0 : seen.filter(is).length / seen.length;
 
 /** Null where nothing is known in any run. */
 function spread(values: readonly (number | null)[]): Spread | null {

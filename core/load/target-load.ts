@@ -29,7 +29,7 @@ export function targetLoad(oneRepMaxKg: number, percentOneRepMax: number, kit: W
   const loads = makeableLoads(kit);
   const lightest = loads[0];
   if (!lightest) throw new RangeError(`${kit.label} makes no load.`);
-  const chosen = loads.filter(({ loadKg }) => loadKg <= exactKg).at(-1) ?? lightest;
+  const chosen = loads.findLast(({ loadKg }) => loadKg <= exactKg) ?? lightest;
   const share = (loadKg: number) => percentOfMax(loadKg, oneRepMaxKg);
   const truePercent = share(chosen.loadKg);
   const place = loads.indexOf(chosen);

@@ -88,7 +88,28 @@ export type MakeableLoad = { loadKg: number; recipe: Message };
  * Every load in kg the kit can make, lightest first, each with the fewest plates; none for bands (rule LOAD-4).
  * At most 2,000, the lightest of them, for kit that was kept before there was a bound.
  */
-export function makeableLoads(kit: WeightKit): MakeableLoad[] {
+export function makeableLoads(kit: WeightKit): readonly MakeableLoad[] {
+  const known = made.get(kit);
+  if (known) return known;
+  const loads = loadsOf(kit);
+  made.set(kit, loads);
+  return loads;
+}
+
+/** The masses alone, in kg, lightest first. */
+export function makeableKg(kit: WeightKit): readonly number[] {
+  const known = masses.get(kit);
+  if (known) return known;
+  const kg = makeableLoads(kit).map(({ loadKg }) => loadKg);
+  masses.set(kit, kg);
+  return kg;
+}
+
+// A piece of kit is never changed where it is, so what it makes is worked out once.
+const made = new WeakMap<WeightKit, readonly MakeableLoad[]>();
+const masses = new WeakMap<WeightKit, readonly number[]>();
+
+function loadsOf(kit: WeightKit): MakeableLoad[] {
   switch (kit.kind) {
     case 'single-masses':
       return [...new Set(kit.massesKg)]

@@ -43,14 +43,9 @@ export function courseDays(
       const ahead = daysToCome(own, coursePlanId, block, facts, kit, nowMs);
       const sessions = finishedOf(facts, coursePlanId);
       return own.map((entry): CourseDay => {
-        switch (entry.state) {
-          case 'done':
-            return doneDay(entry, sessions, facts.zoneOffsetMs);
-          case 'missed':
-            return missedDay(entry, facts, kit);
-          case 'to-come':
-            return ahead.shift() ?? { ...entry, ...UNKNOWN, plan: null };
-        }
+        if (entry.state === 'done') return doneDay(entry, sessions, facts.zoneOffsetMs);
+        if (entry.state === 'missed') return missedDay(entry, facts, kit);
+        return ahead.shift() ?? { ...entry, ...UNKNOWN, plan: null };
       });
     })
     .sort((a, b) => a.day - b.day);

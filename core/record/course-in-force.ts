@@ -66,8 +66,7 @@ export function courseRecordOf(
       )
       .map(({ startedAtMs }) => day(startedAtMs)),
     deload: deloadOfBlock(facts, prescription.coursePlanId, day(nowMs)),
-    isPassed: (rule, exerciseIndex) =>
-      prescription.guards.some((guard) => guard.rule === rule && guard.exerciseIndex === exerciseIndex),
+    passed: prescription.guards,
   };
   return { record, review };
 }
@@ -121,7 +120,7 @@ export const recordOfDraft = (
     .filter((session) => session.coursePlanId === coursePlanId && session.worked.length > 0)
     .map(({ startedAtMs }) => dayAt(startedAtMs, facts.zoneOffsetMs)),
   deload: coursePlanId === null ? null : deloadOfBlock(facts, coursePlanId, basis.today),
-  isPassed: () => false,
+  passed: [],
 });
 
 function sessionAsKnownAt(session: SessionFact, atMs: number): SessionFact {

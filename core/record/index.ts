@@ -22,7 +22,7 @@ export {
   recordOfDraft,
   waitsToBeSeen,
 } from './course-in-force';
-export { type CourseReview, type ExerciseReview, reviewOfCourse } from './course-review';
+export { reviewOfCourse } from './course-review';
 export { type CourseBar, type CourseStrip, courseStrip } from './course-strip';
 export { dailyExposures } from './daily-exposure';
 export { sessionToAskAbout } from './day-after';

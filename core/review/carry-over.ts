@@ -1,4 +1,4 @@
-import { makeableLoads, type WeightKit } from '../load/weight-kit';
+import { makeableKg, type WeightKit } from '../load/weight-kit';
 import { exerciseChoiceOf } from '../plan/choices-of';
 import type { Carried } from '../plan/draft-session';
 import type { Plan, PlannedExercise } from '../plan/plan';
@@ -76,7 +76,7 @@ export function percentSteps(
   { oneRepMaxKg, madeKg, kit }: { oneRepMaxKg: number; madeKg: number; kit: WeightKit },
   steps: number,
 ): number {
-  const loads = makeableLoads(kit).map(({ loadKg }) => loadKg);
+  const loads = makeableKg(kit);
   const chosen = loads.findLastIndex((kg) => kg <= madeKg);
   const kg = loads[Math.max(0, chosen + steps)];
   if (kg === undefined) return asked;

@@ -1,4 +1,4 @@
-import { makeableLoads, type WeightKit } from '../load/weight-kit';
+import { makeableKg, type WeightKit } from '../load/weight-kit';
 import { RULES } from '../rules/catalogue';
 import type { HeavyWork } from '../strength/heavy-work';
 import { sideOf } from '../strength/in-force';
@@ -50,7 +50,7 @@ function loadIn({ load }: Reading, kits: readonly WeightKit[]): Done['load'] {
   if (!load) return { percent: null, steps: 0, lighter: false, heavier: false };
   const { liftedKg, signedKg, oneRepMaxKg, weightKitId } = load;
   const kit = kits.find(({ id }) => id === weightKitId);
-  const loads = kit ? makeableLoads(kit).map(({ loadKg }) => loadKg) : [];
+  const loads = kit ? makeableKg(kit) : [];
   const percentOf = (kg: number) => (100 * kg) / oneRepMaxKg;
   const next = loads.find((kg) => kg > liftedKg);
   return {

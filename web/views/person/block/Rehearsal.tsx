@@ -3,10 +3,9 @@ import { useMutation } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
-import type { OnDay, Rehearsal as Rehearsed, RehearsedSession, Spread } from '#core/course';
+import type { OnDay, Rehearsal as Rehearsed, RehearsedCourse, RehearsedSession, Spread } from '#core/course';
 import { type Day, dayOf } from '#core/quantity';
-import { basisOf, type CourseBar } from '#core/record';
-import { usePractitioner } from '../../../data/queries';
+import { type CourseBar, courseRecordOf, versionInForce } from '#core/record';
 import { useLastReview } from '../../../data/use-last-review';
 import { Button } from '../../../parts/base/Button';
 import { CourseStrip } from '../../../parts/drawing/CourseStrip';
@@ -30,7 +29,6 @@ export function Rehearsal({
   practice: PracticeView;
   block: BlockState;
 }) {
-  const role = usePractitioner()?.role ?? 'coach';
   const seen = useLastReview(client.id)?.seen;
   const sessions: OnDay[] = block.entries
     .filter(({ state }) => state === 'to-come')
@@ -39,8 +37,7 @@ export function Rehearsal({
     mutationFn: () =>
       planningWorker().rehearse({
         sessions,
-        plans: block.plans,
-        basis: basisOf(client.facts, practice, role, client.judgedAtMs),
+        courses: coursesOf(client, practice, block),
         seen: seen ?? [],
         runs: RUNS,
         seed: SEED,
@@ -59,8 +56,18 @@ export function Rehearsal({
   );
 }
 
+/** The plans of the block as they are folded from now, with the deload weeks that are wished for. */
+function coursesOf({ facts, judgedAtMs }: ClientRecord, practice: PracticeView, { wish }: BlockState) {
+  return wish.lines.flatMap(({ coursePlanId }): RehearsedCourse[] => {
+    const prescription = versionInForce(facts, coursePlanId);
+    if (!prescription) return [];
+    const { record } = courseRecordOf(prescription, facts, practice, judgedAtMs);
+    return [{ id: coursePlanId, plan: prescription.plan, record: { ...record, deload: wish.deload } }];
+  });
+}
+
 function Outcome({
-  rehearsed: { sessions, stall, runs },
+  rehearsed: { sessions, stall, stepBack, runs },
   block,
 }: {
   rehearsed: Rehearsed;
@@ -87,8 +94,10 @@ function Outcome({
         {stall
           ? t`It will probably stall on ${dayWords(stall.day)}, in week ${weekOf(stall.day, startDay)}: more than half of the runs fall short of 80 % in ${nameOf(stall.coursePlanId)}.`
           : t`No session is likely to fall short of 80 %.`}{' '}
+        {stepBack &&
+          t`It will probably step back before ${dayWords(stepBack.day)}, in ${nameOf(stepBack.coursePlanId)}.`}{' '}
         <span className="text-quiet">
-          {t`${runs} runs of the effort forecast, each reviewed by the rules. Pressure and load are those of the first exercise. The person stays as they are now; it informs, and sets nothing.`}
+          {t`${runs} runs of the effort forecast, each reviewed by the rules; where the review asks, the plan holds. Pressure and load are those of the first exercise. The person stays as they are now; it informs, and sets nothing.`}
         </span>
       </p>
       <CourseStrip

@@ -65,10 +65,7 @@ export function useBlock(client: ClientRecord, practice: PracticeView): BlockSta
   const block: Block = { wish, sessions };
   const isKept = kept !== undefined && isSame(block, kept);
   const entries = problem ? [] : followBlock(block, plans, sessionsByDay(facts), today);
-  const days = useMemo(
-    () => courseDays({ block, entries }, facts, practice, judgedAtMs),
-    [block, entries, facts, practice, judgedAtMs],
-  );
+  const days = courseDays({ block, entries }, facts, practice, judgedAtMs);
   const change = (part: Partial<BlockWish>) => {
     setWish((old) => ({ ...old, ...part }));
     setByHand(null);
