@@ -112,6 +112,7 @@ export function startBlock(
 ): BlockWish {
   const start: Start = BLOCK_STARTS[id];
   return {
+    start: id,
     startsOn,
     weeks: start.weeks,
     lines: plans.map((plan): BlockLine => {

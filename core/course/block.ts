@@ -24,6 +24,8 @@ export type BlockLine = z.infer<typeof blockLineSchema>;
 
 /** A block of training as it is wished for (rules PRO-3, PRO-4, PRO-6). */
 export const blockWishSchema = z.object({
+  /** What it was started from; not there where from nothing (`BLOCK_STARTS`). */
+  start: z.string().max(40).optional(),
   startsOn: isoDaySchema,
   weeks: z
     .number(msg('Enter the weeks.'))

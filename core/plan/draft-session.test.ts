@@ -4,6 +4,7 @@ import { englishOf } from '#language/english-of.fixture';
 import { inEnglish } from '#language/render';
 import { attackRuns } from '../../tests/attack-runs';
 import type { Cuff } from '../cuff/cuff';
+import { hardFindings } from '../findings/finding';
 import type { WeightKit } from '../load/weight-kit';
 import { needsKilograms, rungSchema } from '../protocol/exercise';
 import { EXERCISES } from '../protocol/exercises';
@@ -14,7 +15,7 @@ import { carryOver, loweredTo } from '../review/carry-over';
 import { whyNotChange } from '../review/change';
 import { nextSession } from '../review/next-session';
 import { allOf, clearedAlone, limited } from '../screening/clearance.fixture';
-import { sessionChoiceSchema, setsOf } from './choices';
+import { type SessionChoice, sessionChoiceSchema, setsOf } from './choices';
 import { compile } from './compile';
 import { composeSession } from './compose';
 import { type DraftWish, draftSession } from './draft-session';
@@ -72,6 +73,33 @@ describe('the first draft of a session', () => {
     const { session } = draftSession(wish({ newcomer: true }), fresh);
     expect(session?.exercises.map(({ primed }) => primed)).toEqual([true, false]);
     expect(session?.exercises[0]?.limbs[0]).toMatchObject({ percentLop: 40 });
+  });
+
+  it('drafts legs and then arms where both are asked for (PRO-2)', () => {
+    const arm = {
+      limb: 'left-arm' as const,
+      id: 'lop-arm',
+      cuffId: 'cuff-a',
+      widthCm: 8,
+      girthCm: 30,
+    };
+    const both = testBasis({
+      occlusions: [testOcclusion(), testOcclusion(arm)],
+      strengthTests: [testStrength(), testStrength({ id: 'arm', exerciseId: 'elbow-flexion' })],
+      cuffs: [
+        testCuff,
+        { ...testCuff, id: 'cuff-a', limbKind: 'arm', widthCm: 8, girthLowCm: 20, girthHighCm: 40 },
+      ],
+      weightKits: [
+        testKit,
+        { kind: 'single-masses', id: 'dumbbells', label: 'Dumbbells', massesKg: [2, 4, 6, 8] },
+      ],
+    });
+    const drafted = draftSession(wish({ limbs: ['left-arm', 'left-thigh'] }), both).session;
+    const limbs = drafted?.exercises.map((choice) => choice.limbs[0]?.limb);
+    expect(limbs?.[0]).toBe('left-thigh');
+    expect(limbs?.at(-1)).toBe('left-arm');
+    expect(hardFindings(composeSession(drafted as SessionChoice, both).findings)).toEqual([]);
   });
 
   it('makes each goal of its own kind of work', () => {

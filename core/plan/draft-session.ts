@@ -62,6 +62,9 @@ export type DraftWish = {
 /** A first draft, or why there can be none; `notes` say what was decided and why. */
 export type Draft = { session: SessionChoice | null; notes: Message[] };
 
+/** As many exercises as a session holds. */
+const MOST_EXERCISES = 8;
+
 const BETWEEN_MS = RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart;
 
 /**
@@ -69,6 +72,28 @@ const BETWEEN_MS = RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestar
  * priming (rules SCR-2, PRS-2, PRS-4, PRS-6, LOAD-3, LOAD-4, PRO). It keeps every hard limit by itself.
  */
 export function draftSession(wish: DraftWish, basis: Basis): Draft {
+  const kinds = new Set(wish.limbs.map(limbKind));
+  return kinds.size > 1 ? draftLegsThenArms(wish, basis) : draftOfOneKind(wish, basis);
+}
+
+/** Legs and then arms: the cuffs of one pair are down before the other pair goes up (rule PRO-2). */
+function draftLegsThenArms(wish: DraftWish, basis: Basis): Draft {
+  const drafts = (['leg', 'arm'] as const).map((kind) =>
+    draftOfOneKind({ ...wish, limbs: wish.limbs.filter((limb) => limbKind(limb) === kind) }, basis),
+  );
+  const notes = drafts.flatMap((draft) => draft.notes);
+  const [first, second] = drafts.flatMap(({ session }) => session ?? []);
+  if (!first || !second) return { session: first ?? null, notes };
+  const fixed = fixAll(
+    { ...first, exercises: [...first.exercises, ...second.exercises].slice(0, MOST_EXERCISES) },
+    basis,
+  );
+  return isMessage(fixed)
+    ? { session: first, notes: [...notes, msg('The arms are left out: {why}', { why: fixed })] }
+    : { session: fixed, notes };
+}
+
+function draftOfOneKind(wish: DraftWish, basis: Basis): Draft {
   const goal = GOALS[wish.goal];
   const refused = whyNot(wish, basis);
   if (refused) return { session: null, notes: [refused] };

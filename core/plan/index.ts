@@ -22,6 +22,8 @@ export { compareSchools, type SchoolRow, underSchool } from './compare-schools';
 export { compile } from './compile';
 export { type Composed, composeSession, UnknownChoice } from './compose';
 export { atBounds, composeCourse } from './compose-course';
+export { cuffSteps, cuffStepWords } from './cuff-steps';
+export { deriveFor } from './derive-for';
 export { type Dose, doseOf } from './dose';
 export { choiceFor, draftLimb } from './draft-limb';
 export { bestKit, type DraftWish, draftSession } from './draft-session';

@@ -21,11 +21,13 @@ export const usePracticeSpread = (): Spread =>
   useQuery({ queryKey: KEYS.spread, queryFn: () => read<Spread>(api.practice.spread.$get()) }).data ??
   NOTHING_SEEN;
 
-export const useClient = (id: string) =>
-  useQuery({
-    queryKey: KEYS.client(id),
-    queryFn: () => read<ClientRecord>(api.clients[':id'].$get({ param: { id } })),
-  });
+/** A person's record, as it is asked for. */
+export const clientQuery = (id: string) => ({
+  queryKey: KEYS.client(id),
+  queryFn: () => read<ClientRecord>(api.clients[':id'].$get({ param: { id } })),
+});
+
+export const useClient = (id: string) => useQuery(clientQuery(id));
 
 /** Who works at this device, once the practice is known. */
 export function usePractitioner(): Practitioner | undefined {

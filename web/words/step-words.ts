@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { markWords } from '#core/cuff';
 import { capital, type Text } from '#core/message';
-import { type Plan, primingIn } from '#core/plan';
+import { cuffSteps, cuffStepWords, type Plan, primingIn } from '#core/plan';
 import type { Priming } from '#core/pressure';
 import { intensityWords, pacedReps } from '#core/protocol';
 import { LIMB_NAMES } from '#core/quantity';
@@ -127,9 +127,13 @@ export function promptWords(plan: Plan, step: NextStep, state: SessionState, now
     step.do === 'inflate' &&
     step.cuffs.some(({ limb }) => !state.limbs.some((worn) => worn.limb === limb))
   ) {
+    // Where cuffs go from one pair of limbs to another, each is said before how it is put on (rule PRO-2).
+    const changed = step.place.exerciseIndex > 0 ? cuffSteps(plan)[step.place.exerciseIndex] : undefined;
+    const swap = changed && changed.off.length > 0 ? `${translate(cuffStepWords(changed) ?? '')} ` : '';
     return isStrapped
-      ? t`Strap high on the limb, flat, one finger under it; then to its mark, never further (TIGHT).`
-      : t`Cuff high on the limb, one finger under, stem facing you, strap secured, gauge at zero (FIT-4).`;
+      ? swap + t`Strap high on the limb, flat, one finger under it; then to its mark, never further (TIGHT).`
+      : swap +
+          t`Cuff high on the limb, one finger under, stem facing you, strap secured, gauge at zero (FIT-4).`;
   }
   if (step.do === 'release' && isStrapped)
     return t`Hold the strap as you open it: it springs back. Ease it off, and watch colour come back (TIGHT).`;

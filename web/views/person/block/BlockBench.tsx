@@ -63,8 +63,11 @@ function BlockDays({
   const { mayPass, reason, asked } = useGuards(findings, write.error);
   const named = plans.filter(({ id }) => wish.lines.some(({ coursePlanId }) => coursePlanId === id));
   const brush = named.find(({ id }) => id === chosen)?.id ?? named[0]?.id ?? '';
+  const planned = entries.filter((entry) => entry.state !== 'to-come' || !entry.makesUp);
   const count = (state: (typeof entries)[number]['state']) =>
-    entries.filter((entry) => entry.state === state).length;
+    planned.filter((entry) => entry.state === state).length;
+  // What makes up for a missed one comes beside those that were planned.
+  const madeUp = entries.length - planned.length;
   return (
     <div className="min-w-0 space-y-4">
       <div className="flex flex-wrap items-end justify-between gap-4">
@@ -73,6 +76,7 @@ function BlockDays({
             <span className="figures text-2xl">{sessions.length}</span> sessions in {wish.weeks} weeks
             {block.hasKept &&
               t`: ${count('done')} done, ${count('missed')} missed, ${count('to-come')} to come`}
+            {block.hasKept && madeUp > 0 && t`; ${madeUp} of the missed made up`}
           </Trans>
         </p>
         <div className="flex flex-wrap gap-x-6 gap-y-2">

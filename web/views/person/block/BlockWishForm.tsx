@@ -26,10 +26,10 @@ export function BlockWishForm({ block }: { block: BlockState }) {
     <div className="space-y-4">
       <Picker
         label={t`Start from`}
-        value=""
+        value={STARTS.find((id) => id === wish.start) ?? ''}
         onChange={(id) => id !== '' && startFrom(id)}
         options={[
-          { value: '' as BlockStartId | '', label: t`choose…` },
+          ...(wish.start ? [] : [{ value: '' as BlockStartId | '', label: t`choose…` }]),
           ...STARTS.map((value) => ({ value, label: translate(BLOCK_STARTS[value].label) })),
         ]}
       />

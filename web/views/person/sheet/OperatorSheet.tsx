@@ -3,7 +3,15 @@ import { Trans } from '@lingui/react/macro';
 import { ROLE_NAMES } from '#core/access';
 import { markWords } from '#core/cuff';
 import type { Derived } from '#core/derivation';
-import { type CuffedTarget, compile, isCuffed, type Plan, planLimitMs } from '#core/plan';
+import {
+  type CuffedTarget,
+  compile,
+  cuffSteps,
+  cuffStepWords,
+  isCuffed,
+  type Plan,
+  planLimitMs,
+} from '#core/plan';
 import { teachingOf } from '#core/protocol';
 import { LIMB_LABELS, LIMB_NAMES, POSITION_NAMES } from '#core/quantity';
 import { RULES } from '#core/rules';
@@ -18,11 +26,14 @@ import { shareOfMax } from '../../../words/share-of-max';
 import { useUnits } from '../../../words/units';
 import type { SheetProps } from './PersonalSheet';
 
+const NO_STEP = { off: [], on: [] };
+
 /** One page for who runs it: pressures and limits, boxes to fill in by hand, and how each figure came about. */
 export function OperatorSheet({ client, prescription, practice }: SheetProps) {
   const { mass } = useUnits();
   const { plan, atMs, signedBy, overrideReason } = prescription;
   const signer = practice.practitioners.find(({ id }) => id === signedBy);
+  const steps = cuffSteps(plan);
   return (
     <article className="space-y-3 text-[15px]">
       <PaperHead
@@ -39,6 +50,9 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
           key={place}
           className="break-inside-avoid"
         >
+          {plan.exercises.length > 1 && (
+            <p className="font-semibold">{translate(cuffStepWords(steps[place] ?? NO_STEP) ?? '')}</p>
+          )}
           <h2 className="font-semibold">
             {place + 1}. {translate(exercise.label)}, {translate(POSITION_NAMES[exercise.position])}:{' '}
             {exercise.load.kind === 'weighed'

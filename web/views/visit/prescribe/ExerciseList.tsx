@@ -35,7 +35,7 @@ import { restWords, setsWords } from '../../../parts/plan/PlanSummary';
 import { Strapped } from '../../../parts/plan/Strapped';
 import { plain } from '../../../words/format';
 import { MovementWords } from './MovementWords';
-import { changeSet, mayShare, newExercise, sideWords } from './state/choices';
+import { changeSet, mayShare, newExercise, sideWords, trainableLimbs } from './state/choices';
 import type { ComposerState } from './state/use-composer';
 
 /** The exercises in order: drag one by its grip, or move it with the arrow keys; between two, what they share. */
@@ -57,9 +57,12 @@ export function ExerciseList({ composer, session }: { composer: ComposerState; s
     change(keepSupersets(exercises, { ...session, exercises: moved }));
     setSelected(to);
   };
-  const kind = wish.limbs[0] && limbKind(wish.limbs[0]);
   const add = (id: string) => {
-    const made = newExercise(id, exercises.at(-1), wish.limbs, wish, basis);
+    // An exercise of the other kind of limb is done by the limbs of that kind that were measured.
+    const kind = basis.library[id]?.limbKind;
+    const wished = wish.limbs.filter((limb) => limbKind(limb) === kind);
+    const limbs = wished.length > 0 || !kind ? wished : trainableLimbs(basis, kind);
+    const made = newExercise(id, exercises.at(-1), limbs, wish, basis);
     setRefused(made ? '' : t`Measure this limb first: its pressure is not on record.`);
     if (!made) return;
     setAdding(false);
@@ -107,7 +110,9 @@ export function ExerciseList({ composer, session }: { composer: ComposerState; s
           <ExercisePicker
             label={t`Add an exercise`}
             library={Object.fromEntries(
-              Object.entries(basis.library).filter(([, exercise]) => exercise.limbKind === kind),
+              Object.entries(basis.library).filter(
+                ([, exercise]) => trainableLimbs(basis, exercise.limbKind).length > 0,
+              ),
             )}
             value={null}
             onChange={add}

@@ -19,6 +19,7 @@ import { Picker } from '../../../parts/fields/Picker';
 import { Ticks } from '../../../parts/fields/Ticks';
 import { NEW_PLAN } from '../../../parts/plan/use-plan-in-hand';
 import { day, endOfDayMs } from '../../../words/format';
+import { CopyToGroup } from './CopyToGroup';
 import { CopyToPerson } from './CopyToPerson';
 import { copyAddress } from './state/use-start';
 
@@ -157,7 +158,8 @@ export function PlanHeader({
 }
 
 /** What is done with a plan as a whole. */
-function PlanActions({ client, coursePlan: { id } }: { client: ClientRecord; coursePlan: CoursePlan }) {
+function PlanActions({ client, coursePlan }: { client: ClientRecord; coursePlan: CoursePlan }) {
+  const { id } = coursePlan;
   const navigate = useNavigate();
   const write = useCoursePlanWrite(client.id);
   const look = 'min-h-9 underline underline-offset-4';
@@ -176,6 +178,7 @@ function PlanActions({ client, coursePlan: { id } }: { client: ClientRecord; cou
         className={look}
         take={(toId) => navigate(copyAddress(toId, { ofId: client.id, coursePlanId: id, isMirrored: false }))}
       />
+      <CopyToGroup className={look} client={client} coursePlan={coursePlan} />
       <button type="button" className={look} onClick={() => write.mutate({ id, state: 'paused' })}>
         {t`Pause`}
       </button>

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import type { PracticeView } from '#contract/practice';
 import { GOALS, goalIdSchema, RUNG_NAMES, underSchool } from '#core/plan';
 import { rungSchema, SCHOOLS, schoolIdSchema } from '#core/protocol';
-import { LIMB_NAMES, type Limb } from '#core/quantity';
+import { LIMB_NAMES, type Limb, limbKind } from '#core/quantity';
 import { inSentence, translate } from '../../../language/translate';
 import { WordMenu } from '../../../parts/base/WordMenu';
 import { trainableLimbs } from './state/choices';
@@ -14,6 +14,8 @@ const NO_TEMPLATE = 'none';
 const setOf = (limbs: readonly Limb[]): string => [...limbs].sort().join(' ');
 
 const limbWords = (limbs: readonly Limb[]): string => {
+  const kinds = (['leg', 'arm'] as const).map((kind) => limbs.filter((limb) => limbKind(limb) === kind));
+  if (kinds.every(({ length }) => length > 0)) return kinds.map(limbWords).join(t`, then `);
   const [first = 'left-thigh', second] = limbs;
   if (second) return t`both ${first.endsWith('arm') ? t`arms` : t`thighs`}`;
   return translate(LIMB_NAMES[first]);
@@ -26,6 +28,8 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
     const limbs = trainableLimbs(basis, kind);
     return limbs.length > 1 ? [...limbs.map((limb) => [limb]), limbs] : limbs.map((limb) => [limb]);
   });
+  const [legs, arms] = (['leg', 'arm'] as const).map((kind) => trainableLimbs(basis, kind));
+  if (legs?.length && arms?.length) limbSets.push([...legs, ...arms]);
   const isMeasured = limbSets.some((limbs) => setOf(limbs) === setOf(wish.limbs));
   const draft = (part: Partial<Wish>) => draftAgain({ ...wish, ...part });
   return (

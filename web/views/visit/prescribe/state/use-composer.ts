@@ -10,6 +10,7 @@ import {
   type Composed,
   composeCourse,
   type DraftWish,
+  deriveFor,
   draftSession,
   type ExerciseChoice,
   fitTemplate,
@@ -139,7 +140,7 @@ export function useComposer(
       const first = last
         ? draftOfToday(last, client.facts, practice, basis)
         : copied
-          ? (copied.isMirrored ? mirror : fitTemplate)(copied.session, basis)
+          ? (copied.isMirrored ? mirror : deriveFor)(copied.session, basis)
           : draftFrom(wish);
       return { ...first, notes: [...review.words, ...first.notes] };
     },
