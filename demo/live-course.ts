@@ -294,7 +294,7 @@ function blockOf({ name, perWeek }: Course, { facts }: ClientRecord, nowMs: numb
     })),
     heavy: [],
     deload: null,
-    daysOff: [],
+    season: [],
     atTime: AT_TIMES[name.length % AT_TIMES.length] ?? '17:30',
   };
   const { sessions } = placeBlock(wish, plans);

@@ -19,7 +19,7 @@ export function blockFor(
     ],
     heavy: [],
     deload: null,
-    daysOff: [],
+    season: [],
     atTime: '17:30',
     ...changes,
   };

@@ -127,7 +127,7 @@ export function startBlock(
     }),
     heavy: [...start.heavy],
     deload: start.deload,
-    daysOff: [],
+    season: [],
     atTime,
   };
 }

@@ -1,8 +1,9 @@
 import { type Message, msg } from '../message/message';
 import { type Day, dayOf, isoOf } from '../quantity/days';
 import type { OpenedFigures } from '../review/opened';
-import type { Block, OnDay } from './block';
+import type { Block } from './block';
 import type { BlockPlan } from './block-plan';
+import type { OnDay } from './on-day';
 
 /** A session of a block with what it was opened at, was meant to be or is to be, by the place of the exercise (rule CRS-2). */
 export type MeantDay = OnDay & {

@@ -10,21 +10,15 @@ import { limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { checkHowOften } from '../record/how-often';
 import { openedAt } from '../review/opened';
-import {
-  type Block,
-  type BlockLine,
-  type BlockWish,
-  blockSchema,
-  blockWishSchema,
-  type OnDay,
-  onDays,
-} from './block';
+import { type Block, type BlockLine, type BlockWish, blockSchema, blockWishSchema, onDays } from './block';
 import { blockPlanOf } from './block-plan';
 import { type MeantDay, weeksOf } from './block-weeks';
 import { checkBlock } from './check-block';
 import type { CoursePlan } from './course-plan';
 import { followBlock, nextInBlock } from './follow-block';
+import type { OnDay } from './on-day';
 import { placeBlock } from './place-block';
+import { keptFree, seasonKindSchema } from './season';
 import { turnInBlock } from './turn';
 import { readBlock } from './versions/read-block';
 
@@ -78,7 +72,7 @@ const wishOf = (lines: BlockLine[], changes: Partial<BlockWish> = {}): BlockWish
   lines,
   heavy: [],
   deload: null,
-  daysOff: [],
+  season: [],
   atTime: '17:30',
   ...changes,
 });
@@ -243,8 +237,13 @@ const anyWish: fc.Arbitrary<BlockWish> = fc
           setsPercent: fc.integer({ min: 20, max: 80 }),
         }),
       ),
-      daysOff: fc.array(
-        fc.integer({ min: 0, max: 50 }).map((day) => isoOf(MONDAY + day)),
+      season: fc.array(
+        fc.record({
+          id: fc.uuid(),
+          kind: fc.constantFrom(...seasonKindSchema.options),
+          day: fc.integer({ min: 0, max: 50 }).map((day) => isoOf(MONDAY + day)),
+          title: fc.constantFrom('', 'Cup'),
+        }),
         { maxLength: 5 },
       ),
       atTime: fc.constant('07:00'),
@@ -279,6 +278,16 @@ describe('properties of every block', () => {
           const found = plan ? checkHowOften(plan, testBasis({ done: doneBefore(day), nowMs })) : [];
           expect(found).toEqual([]);
         }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('never has a session on a day that the calendar keeps free, nor on the eve of a game (CRS-5)', () => {
+    fc.assert(
+      fc.property(anyWish, (wish) => {
+        const free = wish.season.flatMap(keptFree);
+        expect(placeBlock(wish, PLANS).sessions.filter(({ day }) => free.includes(day))).toEqual([]);
       }),
       { numRuns: 60 },
     );
@@ -454,7 +463,7 @@ describe('a kept block', () => {
     const renamed = JSON.parse(JSON.stringify(block).replaceAll('"onHeavyDays"', '"besideHeavy"'));
     expect(renamed).not.toEqual(block);
     expect(readBlock(renamed, null)).toEqual(block);
-    const { lines: _, deload: __, ...rest } = wish;
+    const { lines: _, deload: __, season: ___, ...rest } = wish;
     const old = {
       wish: {
         ...rest,
@@ -462,6 +471,7 @@ describe('a kept block', () => {
         available: [0, 2],
         besideHeavy: 'finisher',
         deloadEvery: 4,
+        daysOff: ['2026-05-08'],
         limb: 'left-thigh',
       },
       sessions: ['2026-05-04', '2026-05-06'],
@@ -473,6 +483,7 @@ describe('a kept block', () => {
       line('lower', { perWeek: 3, available: [0, 2], onHeavyDays: 'finisher' }),
     ]);
     expect(read?.wish.deload).toEqual({ everyWeeks: 4, setsPercent: 60 });
+    expect(read?.wish.season).toEqual([{ id: 'off 2026-05-08', kind: 'off', day: '2026-05-08', title: '' }]);
     expect(read?.sessions.at(-1)).toEqual({ day: '2026-05-06', coursePlanId: 'lower' });
     expect(readBlock({ ...old, wish: { ...old.wish, deloadEvery: null } }, 'lower')?.wish.deload).toBeNull();
   });

@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { msg } from '../message/message';
 import { deloadSchema } from '../plan/movement';
-import { type Day, dayOf, isoDaySchema, weekdaySchema } from '../quantity/days';
+import { dayOf, isoDaySchema, weekdaySchema } from '../quantity/days';
+import type { OnDay } from './on-day';
+import { seasonDaySchema } from './season';
 
 /** One plan of a block: how often a week, on which weekdays, and how it is placed around heavy work (rules PRO-3, PRO-4). */
 export const blockLineSchema = z.object({
@@ -43,14 +45,22 @@ export const blockWishSchema = z.object({
   heavy: z.array(weekdaySchema).max(7),
   /** Every how many weeks one is a deload, and the share of the block's sets that is done in it; null for none. */
   deload: deloadSchema.nullable(),
-  daysOff: z.array(isoDaySchema).max(84),
+  /** Games, journeys, sore days and days off. */
+  season: z.array(seasonDaySchema).max(120, msg('At most 120 days of the calendar.')),
   /** Time of day, for the calendar: "17:30". */
   atTime: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, msg('Enter a time such as 17:30.')),
 });
 export type BlockWish = z.infer<typeof blockWishSchema>;
 
 /** A session of a block: a plan on a day. */
-export const scheduledSchema = z.object({ day: isoDaySchema, coursePlanId: z.string().min(1) });
+export const scheduledSchema = z.object({
+  day: isoDaySchema,
+  coursePlanId: z.string().min(1),
+  /** Its own for as long as the block is kept, whatever day it is moved to; not there in blocks of earlier releases. */
+  id: z.string().min(1).max(64).optional(),
+  /** How often it was moved, for calendars that have it. */
+  sequence: z.number().int().min(0).optional(),
+});
 export type Scheduled = z.infer<typeof scheduledSchema>;
 
 /** A block as it was kept: the wish, and which plan on which day, in order of days. */
@@ -60,9 +70,6 @@ export const blockSchema = z.object({
 });
 export type Block = z.infer<typeof blockSchema>;
 
-/** A plan on a day, as a number of days. */
-export type OnDay = { day: Day; coursePlanId: string };
-
 /** The sessions of a block by their day. */
 export const onDays = ({ sessions }: Pick<Block, 'sessions'>): OnDay[] =>
-  sessions.map(({ day, coursePlanId }) => ({ day: dayOf(day), coursePlanId })).sort((a, b) => a.day - b.day);
+  sessions.map((one) => ({ ...one, day: dayOf(one.day) })).sort((a, b) => a.day - b.day);

@@ -17,31 +17,37 @@ const on = (day: string, title: string, more: Partial<Appointment> = {}): Appoin
 describe('what a calendar says about the days of a block', () => {
   it('takes days that are away, within the block', () => {
     const away = on('2026-05-30', 'Away', { toDay: dayOf('2026-06-04') });
-    expect(calendarDays([on('2026-05-09', 'Wedding'), on('2026-05-03', 'Before'), away], BLOCK).off).toEqual([
-      { day: '2026-05-09', title: 'Wedding' },
-      { day: '2026-05-30', title: 'Away' },
-      { day: '2026-05-31', title: 'Away' },
+    expect(
+      calendarDays([on('2026-05-09', 'Wedding'), on('2026-05-03', 'Before'), away], BLOCK).days,
+    ).toMatchObject([
+      { kind: 'off', day: '2026-05-09', title: 'Wedding' },
+      { kind: 'journey', day: '2026-05-30', toDay: '2026-05-31', title: 'Away' },
     ]);
   });
 
-  it('leaves a day that has room, and says a day once', () => {
+  it('leaves a day that has room, and says the same thing once', () => {
     const long = { isAllDay: false, lastsMs: 6 * hour };
     const short = { isAllDay: false, lastsMs: 6 * hour - 1 };
     const days = [
       on('2026-05-06', 'Dentist', short),
       on('2026-05-07', 'Course', long),
-      on('2026-05-07', 'Course, too', long),
+      on('2026-05-07', 'Course', long),
     ];
-    expect(calendarDays(days, BLOCK).off).toEqual([{ day: '2026-05-07', title: 'Course' }]);
+    expect(calendarDays(days, BLOCK).days).toMatchObject([
+      { kind: 'off', day: '2026-05-07', title: 'Course' },
+    ]);
   });
 
-  it('knows heavy training that comes in half of the weeks, and never takes it for a day off', () => {
+  it('knows heavy training that comes in half of the weeks, by its date where it comes less often, and games', () => {
     const squats = ['2026-05-04', '2026-05-11'].map((day) => on(day, 'Heavy squats'));
-    expect(calendarDays([...squats, on('2026-05-09', 'Match')], BLOCK)).toEqual({
-      off: [],
+    expect(calendarDays([...squats, on('2026-05-09', 'Match')], BLOCK)).toMatchObject({
+      days: [{ kind: 'game', day: '2026-05-09', title: 'Match' }],
       heavy: [{ weekday: 0, title: 'Heavy squats', times: 2 }],
     });
-    expect(calendarDays(squats.slice(0, 1), BLOCK).heavy).toEqual([]);
+    expect(calendarDays(squats.slice(0, 1), BLOCK)).toMatchObject({
+      days: [{ kind: 'heavy', day: '2026-05-04' }],
+      heavy: [],
+    });
     // Twice on one day is once.
     expect(
       calendarDays(

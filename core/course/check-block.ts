@@ -3,8 +3,9 @@ import { msg } from '../message/message';
 import { muscleOf } from '../protocol/muscles';
 import { type Day, isoOf } from '../quantity/days';
 import { RULES } from '../rules/catalogue';
-import { type Block, type OnDay, onDays } from './block';
+import { type Block, onDays } from './block';
 import { type BlockPlan, share } from './block-plan';
+import type { OnDay } from './on-day';
 
 const { leastPerWeek: LEAST, mostPerWeek: MOST } = RULES['PRO-3'].figures;
 

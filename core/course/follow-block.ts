@@ -1,6 +1,7 @@
 import { type Day, dayOf } from '../quantity/days';
-import { type Block, type OnDay, onDays } from './block';
+import { type Block, onDays } from './block';
 import type { BlockPlan } from './block-plan';
+import type { OnDay } from './on-day';
 import { constraintsOf, takenBy } from './place-block';
 import { allowedDays } from './place-sessions';
 

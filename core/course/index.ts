@@ -5,7 +5,6 @@ export {
   type BlockWish,
   blockSchema,
   blockWishSchema,
-  type OnDay,
   onDays,
   type Scheduled,
 } from './block';
@@ -28,6 +27,7 @@ export {
 export type { CourseRecord } from './course-record';
 export { type BlockEntry, followBlock } from './follow-block';
 export { type LadderAnswers, ladderAnswersSchema, type RungCheck } from './ladder';
+export type { OnDay } from './on-day';
 export { placeBlock, type Running } from './place-block';
 export type { Unmet } from './place-sessions';
 export {
@@ -38,6 +38,18 @@ export {
   type Spread,
   simulatedSession,
 } from './rehearse';
+export {
+  daysOf,
+  postponed,
+  type Rescheduled,
+  rescheduled,
+  SEASON_LABELS,
+  type SeasonDay,
+  type SeasonKind,
+  seasonKindSchema,
+  seasonName,
+} from './season';
+export { withSessionIds } from './session-ids';
 export { type DaySession, sessionOn } from './session-on';
 export type { Turn } from './turn';
 export { usualDays } from './usual-days';

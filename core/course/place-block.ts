@@ -1,8 +1,10 @@
 import { list } from '../message/message';
 import { type Day, dayOf } from '../quantity/days';
-import type { BlockLine, BlockWish, OnDay } from './block';
+import type { BlockLine, BlockWish } from './block';
 import { type BlockPlan, share } from './block-plan';
+import type { OnDay } from './on-day';
 import { placeSessions, type Unmet } from './place-sessions';
+import { heavyOn, keptFree } from './season';
 
 /** A block that runs already: what stood before a day is kept as it was, and nothing new is placed before it. */
 export type Running = { fromDay: Day; before: readonly OnDay[] };
@@ -33,6 +35,10 @@ export function placeBlock(
       ...constraintsOf(wish, line),
       fromDay: running.fromDay,
       done: before.filter(({ coursePlanId }) => coursePlanId === plan.id).map(({ day }) => day),
+      // What need not move stays where it was.
+      kept: running.before
+        .filter(({ day, coursePlanId }) => coursePlanId === plan.id && day >= running.fromDay)
+        .map(({ day }) => day),
       taken: takenBy(plan, plans, sessions),
       isDaily: plan.kinds.length === 0,
     });
@@ -64,7 +70,8 @@ export const constraintsOf = (wish: BlockWish, line: BlockLine) => ({
   available: line.available,
   heavy: line.onHeavyDays === 'either' ? [] : wish.heavy,
   onHeavyDays: line.onHeavyDays === 'finisher' ? ('finisher' as const) : ('apart' as const),
-  daysOff: wish.daysOff.map(dayOf),
+  daysOff: wish.season.flatMap(keptFree),
+  heavyOn: line.onHeavyDays === 'either' ? [] : heavyOn(wish.season),
   fromDay: dayOf(wish.startsOn),
   done: [],
   kept: [],

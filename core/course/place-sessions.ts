@@ -12,6 +12,8 @@ export type Constraints = {
   heavy: readonly number[];
   onHeavyDays: 'apart' | 'finisher';
   daysOff: readonly Day[];
+  /** Days of heavy training that are dated. */
+  heavyOn?: readonly Day[];
   /** Sessions already done; they stay and count. */
   done: readonly Day[];
   /** No session is placed before this day. */
@@ -65,16 +67,18 @@ export function placeSessions(constraints: Constraints): Placement {
 
 /** Days of a week on which a session may fall. */
 export function allowedDays(constraints: Constraints, firstDay: Day): Day[] {
-  const { available, heavy, onHeavyDays, daysOff, fromDay, taken = [] } = constraints;
+  const { available, onHeavyDays, daysOff, fromDay, taken = [] } = constraints;
+  const hasHeavy = constraints.heavy.length > 0 || (constraints.heavyOn ?? []).length > 0;
   return Array.from({ length: 7 }, (_, i) => firstDay + i).filter((day) => {
     const weekday = weekdayOf(day);
     if (day < fromDay || daysOff.includes(day) || taken.includes(day) || !available.includes(weekday))
       return false;
-    return onHeavyDays === 'finisher'
-      ? heavy.length === 0 || heavy.includes(weekday)
-      : !heavy.includes(weekday);
+    return onHeavyDays === 'finisher' ? !hasHeavy || isHeavy(day, constraints) : !isHeavy(day, constraints);
   });
 }
+
+const isHeavy = (day: Day, { heavy, heavyOn = [] }: Pick<Constraints, 'heavy' | 'heavyOn'>): boolean =>
+  heavy.includes(weekdayOf(day)) || heavyOn.includes(day);
 
 /** All choices of `count` days, each in order. */
 function subsets(days: readonly Day[], count: number): Fill[] {
@@ -100,11 +104,8 @@ function extend(paths: readonly Path[], fills: readonly Fill[], constraints: Con
 const cheapest = (paths: readonly Path[]): Path =>
   paths.reduce((low, path) => (path.cost < low.cost ? path : low));
 
-function costOf(
-  fill: Fill,
-  earlier: readonly Day[],
-  { perWeek, heavy, onHeavyDays, kept, fromDay, taken = [], isDaily }: Constraints,
-): number {
+function costOf(fill: Fill, earlier: readonly Day[], constraints: Constraints): number {
+  const { perWeek, onHeavyDays, kept, fromDay, taken = [], isDaily } = constraints;
   const even = 7 / perWeek;
   const days = [...earlier.slice(-MOST_IN_SEVEN), ...fill];
   let cost = 0;
@@ -118,8 +119,7 @@ function costOf(
       cost += COST.perDayOffEven * (gap - even) ** 2;
       if (gap === 1) cost += COST.nextDay;
     }
-    const weekday = weekdayOf(day);
-    if (onHeavyDays === 'apart' && heavy.includes((weekday + 1) % 7)) cost += COST.nextToHeavyDay;
+    if (onHeavyDays === 'apart' && isHeavy(day + 1, constraints)) cost += COST.nextToHeavyDay;
     if (taken.includes(day - 1) || taken.includes(day + 1)) cost += COST.nextDay;
     if (kept.length > 0 && day >= fromDay && !kept.includes(day)) cost += COST.moved;
   }

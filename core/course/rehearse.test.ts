@@ -7,7 +7,7 @@ import { testBasis, testExercise, testSession, trainedWeeks } from '../plan/plan
 import { dayOf } from '../quantity/days';
 import { MS_PER_DAY } from '../quantity/units';
 import { limited } from '../screening/clearance.fixture';
-import type { OnDay } from './block';
+import type { OnDay } from './on-day';
 import { type RehearsalQuestion, rehearse } from './rehearse';
 
 const MONDAY = dayOf('2026-05-04');

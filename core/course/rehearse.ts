@@ -25,8 +25,8 @@ import type { SessionEvent } from '../session/events';
 import { fold } from '../session/fold';
 import { type Log, mergeLogs } from '../session/log';
 import { normal, type Random, seededRandom } from '../simulation/random';
-import type { OnDay } from './block';
 import type { CourseRecord, OpenedSession } from './course-record';
+import type { OnDay } from './on-day';
 import { type ReviewedSession, reviewInCourse } from './review-course';
 import { sessionOn } from './session-on';
 

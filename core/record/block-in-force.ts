@@ -1,7 +1,7 @@
-import type { OnDay } from '../course/block';
 import { type BlockPlan, blockPlanOf } from '../course/block-plan';
 import type { BlockDue } from '../course/block-weeks';
 import { type BlockEntry, followBlock } from '../course/follow-block';
+import type { OnDay } from '../course/on-day';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { dueAtMs, SHELF_LIFE_DAYS } from '../occlusion-pressure/shelf-life';
 import { isMeasured } from '../plan/target';

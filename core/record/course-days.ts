@@ -1,7 +1,8 @@
 import { daysAhead } from '../course/ahead';
-import type { Block, OnDay } from '../course/block';
+import type { Block } from '../course/block';
 import type { MeantDay } from '../course/block-weeks';
 import type { BlockEntry } from '../course/follow-block';
+import type { OnDay } from '../course/on-day';
 import { sessionOn } from '../course/session-on';
 import { compile } from '../plan/compile';
 import { UnknownChoice } from '../plan/compose';

@@ -35,7 +35,7 @@ const block: BlockFact = {
     ],
     heavy: [],
     deload: null,
-    daysOff: [],
+    season: [],
     atTime: '17:30',
   },
   sessions: [-7, -3, 3, 7].map((day) => ({ day: isoOf(today + day), coursePlanId: 'lower' })),

@@ -148,7 +148,7 @@ export const testBlock = (
     ],
     heavy: [],
     deload: null,
-    daysOff: [],
+    season: [],
     atTime: '17:30',
     ...changes,
   },

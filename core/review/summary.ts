@@ -82,10 +82,11 @@ export function withFormer(
 ): SessionSummary {
   const former = before.former ?? [];
   const sinceMs = former.at(-1)?.untilMs ?? before.finishedAtMs;
-  const said = ({ tolerated, exercises }: SessionSummary) => ({
-    tolerated,
-    exercises: exercises.map(({ reading, answer }) => ({ reading, answer })),
-  });
+  // As it is stored: what is undefined is not there.
+  const said = ({ tolerated, exercises }: SessionSummary): Omit<FormerSummary, 'untilMs'> =>
+    JSON.parse(
+      JSON.stringify({ tolerated, exercises: exercises.map(({ reading, answer }) => ({ reading, answer })) }),
+    );
   const isNews = sinceMs !== null && nowMs - sinceMs > BELONGS_MS && !isEqual(said(made), said(before));
   const kept = isNews ? [...former, { untilMs: nowMs, ...said(before) }] : former;
   return kept.length === 0 ? made : { ...made, former: kept };

@@ -8,7 +8,7 @@ const eightWeeks = (startsOn: string, coursePlanId: string): BlockWish => ({
   lines: [{ coursePlanId, perWeek: 2, timesADay: 1, available: [0, 1, 2, 3, 4], onHeavyDays: 'apart' }],
   heavy: [2],
   deload: { everyWeeks: 4, setsPercent: 50 },
-  daysOff: [],
+  season: [],
   atTime: '17:30',
 });
 

@@ -1,7 +1,9 @@
+import { format } from 'date-fns';
+import ICAL from 'ical.js';
 import { describe, expect, it } from 'vitest';
 import type { AuditPage } from '#contract/audit';
 import type { ClientRecord } from '#contract/client';
-import { isoOf } from '#core/quantity';
+import { dayOf, isoOf } from '#core/quantity';
 import { blockAsItStands, plansInForce } from '#core/record';
 import { englishOf } from '#language/english-of.fixture';
 import { type Api, DAY_MS, measuredClient, prescriptionFor, startAfter, startApi } from '../api.fixture';
@@ -10,6 +12,18 @@ import { answerDayAfter, ready, train } from '../forbidden.fixture';
 
 const read = (api: Api, { client }: { client: ClientRecord }) =>
   api.get<ClientRecord>(`/clients/${client.id}`);
+/** The sessions of a calendar file as another program reads them; starts by the clock on the wall. */
+const eventsIn = (text: string) =>
+  new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map((component) => {
+    const { uid, sequence, startDate, duration } = new ICAL.Event(component);
+    return {
+      uid,
+      sequence,
+      start: format(startDate.toJSDate(), 'yyyy-MM-dd HH:mm'),
+      lastsMinutes: duration.toSeconds() / 60,
+    };
+  });
+const startsIn = (text: string) => eventsIn(text).map(({ start }) => start);
 const states = ({ facts, judgedAtMs }: ClientRecord) =>
   blockAsItStands(facts, judgedAtMs)
     ?.entries.slice(0, 4)
@@ -145,12 +159,47 @@ describe('a block of training', () => {
     const { status, text } = await api.text(`/clients/${client.id}/block.ics`);
     expect(status).toBe(200);
     expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(8);
-    expect(text).toContain(`DTSTART:${block.sessions[0]?.day.replaceAll('-', '')}T173000`);
+    expect(startsIn(text)[0]).toBe(`${block.sessions[0]?.day} 17:30`);
     expect(text).not.toContain('Test Person');
     api.clock.nowMs += DAY_MS;
     const later = await api.text(`/clients/${client.id}/block.ics`);
-    expect(later.text).not.toContain(`DTSTART:${block.sessions[0]?.day.replaceAll('-', '')}`);
+    expect(startsIn(later.text)).not.toContain(`${block.sessions[0]?.day} 17:30`);
     expect(later.text.match(/BEGIN:VEVENT/g)).toHaveLength(8);
+  });
+
+  it('keeps what each session is called by when a game is postponed, and counts what moved', async () => {
+    const {
+      api,
+      made: { client },
+    } = await startAfter(ready);
+    const block = blockFor(client);
+    await api.post(`/clients/${client.id}/blocks`, block);
+    const before = eventsIn((await api.text(`/clients/${client.id}/block.ics`)).text);
+    const [first, ...rest] = block.sessions;
+    const moved = { ...block, sessions: [{ ...first, day: isoOf(dayOf(first?.day ?? '') + 1) }, ...rest] };
+    await api.post(`/clients/${client.id}/blocks`, moved);
+    const after = eventsIn((await api.text(`/clients/${client.id}/block.ics`)).text);
+    expect(after.map(({ uid }) => uid)).toEqual(before.map(({ uid }) => uid));
+    expect(after.map(({ sequence }) => sequence)).toEqual([1, ...before.slice(1).map(() => 0)]);
+    // One that is missed leaves every other where it was.
+    api.clock.nowMs += 2 * DAY_MS;
+    const later = eventsIn((await api.text(`/clients/${client.id}/block.ics`)).text);
+    for (const { uid, start } of later.filter((one) => before.some((known) => known.uid === one.uid))) {
+      expect(after.find((known) => known.uid === uid)?.start).toBe(start);
+    }
+  });
+
+  it('starts at the time of day that was wished on both sides of a change of clocks', async () => {
+    const {
+      api,
+      made: { client },
+    } = await startAfter(ready);
+    // Clocks go forward on 28 March 2027.
+    await api.post(`/clients/${client.id}/blocks`, blockFor(client, { startsOn: '2027-03-22' }));
+    const { text } = await api.text(`/clients/${client.id}/block.ics`);
+    const starts = startsIn(text);
+    expect(starts.map((start) => start.slice(11))).toEqual(starts.map(() => '17:30'));
+    expect(new Set(text.match(/DTSTART:\d{8}T\d{6}Z/g)?.map((at) => at.slice(-7))).size).toBe(2);
   });
 });
 

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { newBlockSchema } from '#contract/block';
-import { checkBlock, onDays } from '#core/course';
+import { checkBlock, withSessionIds } from '#core/course';
 import { msg } from '#core/message';
-import { isoOf } from '#core/quantity';
+import { newest } from '#core/quantity';
 import { blockAsItStands, blockPlansOf } from '#core/record';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
@@ -31,7 +31,7 @@ export const blockRoutes = new Hono<Env>()
       subject: client.id,
       detail: { id, guards: guards.map(({ rule }) => rule), reason },
     };
-    const sessions = onDays(block).map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId }));
+    const sessions = withSessionIds(block.sessions, newest(client.facts.blocks)?.sessions ?? [], randomUUID);
     await withAudit(c, note, (prepare) => {
       keepRow(prepare, blockRecord, {
         id,

@@ -93,7 +93,7 @@ describe('a session that was done on paper or elsewhere', () => {
         ],
         heavy: [],
         deload: { everyWeeks: 3, setsPercent: 50 },
-        daysOff: [],
+        season: [],
         atTime: '17:30',
       },
       sessions: [{ day: startsOn, coursePlanId: planOf(person) }],

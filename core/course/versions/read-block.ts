@@ -44,19 +44,23 @@ export function readBlock(kept: unknown, coursePlanId: string | null): Block | n
       heavy: wish.heavy,
       deload:
         wish.deloadEvery === null ? null : { everyWeeks: wish.deloadEvery, setsPercent: DELOAD_PERCENT },
-      daysOff: wish.daysOff,
+      season: wish.daysOff.map(dayOff),
       atTime: wish.atTime,
     },
     sessions: sessions.map((day) => ({ day, coursePlanId })),
   };
 }
 
-/** A line of a block says how it is placed around heavy days; releases before 2026-12 called that `besideHeavy`. */
+/** A day off of an earlier release, which had nothing but its date. */
+const dayOff = (day: string) => ({ id: `off ${day}`, kind: 'off' as const, day, title: '' });
+
+/** Releases before 2026-12 said `besideHeavy` of a line, and had days off for days of the calendar. */
 function withPresentNames(kept: unknown): unknown {
   const { wish, ...rest } = kept as { wish?: { lines?: Record<string, unknown>[] } };
   if (!Array.isArray(wish?.lines)) return kept;
+  const { daysOff, season, ...others } = wish as { daysOff?: string[]; season?: unknown };
   const lines = wish.lines.map(({ besideHeavy, ...line }) =>
     besideHeavy === undefined ? line : { ...line, onHeavyDays: besideHeavy },
   );
-  return { wish: { ...wish, lines }, ...rest };
+  return { wish: { ...others, lines, season: season ?? (daysOff ?? []).map(dayOff) }, ...rest };
 }

@@ -5,6 +5,7 @@ import type { NewBlock } from '#contract/block';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { checkBlock } from '#core/course';
+import { isoOf } from '#core/quantity';
 import { api, failureWords, read } from '../../../data/api';
 import { useRecordWrite } from '../../../data/queries';
 import { translate } from '../../../language/translate';
@@ -16,6 +17,7 @@ import { Choice } from '../../../parts/fields/Choice';
 import { FieldError } from '../../../parts/fields/Field';
 import { FirstDo } from '../../../parts/plan/Bench';
 import { useGuards } from '../../../parts/plan/use-guards';
+import { isoWords } from '../../../words/noon';
 import { BlockWeeks } from './BlockWeeks';
 import { BlockWishForm } from './BlockWishForm';
 import { MonthView } from './MonthView';
@@ -57,7 +59,7 @@ function BlockDays({
   const write = useRecordWrite((json: NewBlock) =>
     read(api.clients[':id'].blocks.$post({ param: { id: client.id }, json })),
   );
-  const { plans, unmet, problem, entries } = block;
+  const { plans, unmet, moved, problem, entries } = block;
   const { wish, sessions } = block.block;
   const findings = problem ? [] : checkBlock(block.block, plans);
   const { mayPass, reason, asked } = useGuards(findings, write.error);
@@ -105,6 +107,7 @@ function BlockDays({
           {translate(message)} <Why rule={rule} />
         </p>
       ))}
+      {moved.length > 0 && <MovedSessions moved={moved} plans={plans} />}
       {findings.map((finding) => (
         <FindingLine key={translate(finding.message)} finding={finding} />
       ))}
@@ -143,5 +146,20 @@ function BlockDays({
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
       </div>
     </div>
+  );
+}
+
+/** Which sessions go to another day because of the calendar, and why (rule CRS-5). */
+function MovedSessions({ moved, plans }: Pick<BlockState, 'moved' | 'plans'>) {
+  const nameOf = (id: string) => plans.find((plan) => plan.id === id)?.name ?? t`A plan that has ended`;
+  return (
+    <ul className="text-[15px]">
+      {moved.map(({ coursePlanId, from, to, why }) => (
+        <li key={`${coursePlanId} ${from}`} className="border-l-2 border-plum pl-2">
+          {nameOf(coursePlanId)}: <span className="figures">{isoWords(isoOf(from))}</span> →{' '}
+          <span className="figures">{isoWords(isoOf(to))}</span> ({translate(why)})
+        </li>
+      ))}
+    </ul>
   );
 }

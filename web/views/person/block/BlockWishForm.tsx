@@ -10,6 +10,7 @@ import { Picker } from '../../../parts/fields/Picker';
 import { Ticks } from '../../../parts/fields/Ticks';
 import { TimeField } from '../../../parts/fields/TimeField';
 import { CalendarImport } from './CalendarImport';
+import { SeasonDays } from './SeasonDays';
 import type { BlockState } from './use-block';
 
 const WEEKDAYS = WEEKDAY_LABELS.map((label, value) => ({ value: String(value), label: translate(label) }));
@@ -102,7 +103,7 @@ export function BlockWishForm({ block }: { block: BlockState }) {
           onValue={(setsPercent) => change({ deload: { ...(wish.deload ?? USUAL_DELOAD), setsPercent } })}
         />
       )}
-      <DaysOff daysOff={wish.daysOff} onChange={(daysOff) => change({ daysOff })} />
+      <SeasonDays season={wish.season} onChange={(season) => change({ season })} />
       <CalendarImport wish={wish} change={change} />
     </div>
   );
@@ -168,35 +169,5 @@ function LineForm({
         />
       )}
     </fieldset>
-  );
-}
-
-function DaysOff({ daysOff, onChange }: { daysOff: string[]; onChange: (daysOff: string[]) => void }) {
-  return (
-    <div>
-      <DateField
-        // Each day that is added leaves an empty field for the next.
-        key={daysOff.length}
-        label={t`Add a day off`}
-        value=""
-        onChange={(day) => {
-          if (day && !daysOff.includes(day)) onChange([...daysOff, day].sort());
-        }}
-      />
-      <ul className="flex flex-wrap gap-x-3">
-        {daysOff.map((day) => (
-          <li key={day}>
-            <button
-              type="button"
-              className="figures min-h-9 underline underline-offset-4"
-              onClick={() => onChange(daysOff.filter((other) => other !== day))}
-            >
-              {day}
-              <span className="sr-only">{t`, take away this day off`}</span> ×
-            </button>
-          </li>
-        ))}
-      </ul>
-    </div>
   );
 }

@@ -1,13 +1,16 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import { type BlockWish, type CalendarDays, calendarDays } from '#core/course';
+import { type BlockWish, type CalendarDays, calendarDays, SEASON_LABELS } from '#core/course';
 import { dayOf, WEEKDAY_LABELS } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { FieldError } from '../../../parts/fields/Field';
 import { FileLink } from '../../../parts/fields/FileLink';
+import { isoWords } from '../../../words/noon';
 
 const MOST_MB = 10;
+/** As many as a block may have. */
+const MOST_DAYS = 120;
 const linkLook = 'min-h-11 underline underline-offset-4 disabled:no-underline disabled:text-quiet';
 
 /** Days that a person's own calendar takes, and heavy training that it knows: taken over by a press, never by itself. */
@@ -34,7 +37,7 @@ export function CalendarImport({
       setRefused(error instanceof Error ? error.message : String(error));
     }
   };
-  const off = found?.off.filter(({ day }) => !wish.daysOff.includes(day)) ?? [];
+  const days = found?.days.filter(({ id }) => !wish.season.some((one) => one.id === id)) ?? [];
   const heavy = found?.heavy.filter(({ weekday }) => !wish.heavy.includes(weekday)) ?? [];
   return (
     <section aria-label={t`From their calendar`} className="text-[15px]">
@@ -42,27 +45,33 @@ export function CalendarImport({
         {t`Days from a calendar file (.ics)`}
       </FileLink>
       {refused && <FieldError>{refused}</FieldError>}
-      {found && off.length === 0 && heavy.length === 0 && (
+      {found && days.length === 0 && heavy.length === 0 && (
         <p className="text-quiet">{t`Nothing more in it takes a day of this block.`}</p>
       )}
-      {off.length > 0 && (
+      {days.length > 0 && (
         <div>
           <ul>
-            {off.slice(0, 8).map(({ day, title }) => (
-              <li key={day}>
-                <span className="figures">{day}</span> {title}
+            {days.slice(0, 8).map(({ id, kind, day, title }) => (
+              <li key={id}>
+                <span className="figures">{isoWords(day)}</span> {translate(SEASON_LABELS[kind])}: {title}
               </li>
             ))}
-            {off.length > 8 && <li>{t`and ${off.length - 8} more`}</li>}
+            {days.length > 8 && <li>{t`and ${days.length - 8} more`}</li>}
           </ul>
           <button
             type="button"
             className={linkLook}
             onClick={() =>
-              change({ daysOff: [...wish.daysOff, ...off.map(({ day }) => day)].sort().slice(0, 84) })
+              change({
+                season: [...wish.season, ...days]
+                  .sort((a, b) => a.day.localeCompare(b.day))
+                  .slice(0, MOST_DAYS),
+              })
             }
           >
-            {off.length === 1 ? t`Take it as a day off` : t`Take these ${off.length} days off`}
+            {days.length === 1
+              ? t`Take it into the calendar`
+              : t`Take these ${days.length} into the calendar`}
           </button>
         </div>
       )}

@@ -1,14 +1,15 @@
 import { t } from '@lingui/core/macro';
 import { format } from 'date-fns';
-import type { BlockEntry } from '#core/course';
-import { type Day, isoOf, weekdayOf } from '#core/quantity';
+import { type BlockEntry, daysOf, postponed, seasonName } from '#core/course';
+import { type Day, weekdayOf } from '#core/quantity';
+import { translate } from '../../../language/translate';
 import { noonOf } from '../../../words/noon';
 import type { BlockState } from './use-block';
 
 /** One day of the block: which plans are planned, done or missed on it; a heavy day, a day off, today. Its words say it too. */
 export function DayCell({
   day,
-  block: { wish, entries, plans, today, toggle },
+  block: { wish, entries, plans, today, toggle, change },
   brush,
   outside = false,
 }: {
@@ -18,12 +19,17 @@ export function DayCell({
   brush: string;
   outside?: boolean;
 }) {
-  const iso = isoOf(day);
   const here = entries.filter((entry) => entry.day === day);
-  const beside = [
-    wish.heavy.includes(weekdayOf(day)) && t`heavy`,
-    wish.daysOff.includes(iso) && t`day off`,
-  ].filter(Boolean);
+  const dated = wish.season.filter((one) => daysOf(one).includes(day));
+  const isHeavy = wish.heavy.includes(weekdayOf(day));
+  const beside = [...(isHeavy ? [t`heavy`] : []), ...dated.map((one) => translate(seasonName(one)))];
+  const [first] = dated;
+  const drop = (what: string) => {
+    const { id, from }: Dragged = JSON.parse(what);
+    change({
+      season: wish.season.map((one) => (one.id === id ? postponed(one, day - from) : one)),
+    });
+  };
   const date = noonOf(day);
   const nameOf = (id: string) => plans.find((plan) => plan.id === id)?.name ?? t`a plan that has ended`;
   return (
@@ -31,6 +37,13 @@ export function DayCell({
       type="button"
       aria-pressed={here.some(({ coursePlanId }) => coursePlanId === brush)}
       onClick={() => toggle(day, brush)}
+      onDragOver={(event) => event.dataTransfer.types.includes(DRAGGED) && event.preventDefault()}
+      onDrop={(event) => drop(event.dataTransfer.getData(DRAGGED))}
+      draggable={first !== undefined}
+      onDragStart={(event) =>
+        first &&
+        event.dataTransfer.setData(DRAGGED, JSON.stringify({ id: first.id, from: day } satisfies Dragged))
+      }
       className={`flex min-h-14 w-full flex-col items-start gap-0.5 rounded-sm px-1 py-1 text-left hover:bg-tint ${outside ? 'opacity-45' : ''}`}
     >
       <span className={`figures text-[15px] ${day === today ? 'border-b-2 border-ink' : ''}`}>
@@ -51,10 +64,22 @@ export function DayCell({
           <span className="sr-only">, {WORDS[lookOf(entry)]}. </span>
         </span>
       ))}
-      {beside.length > 0 && <span className="text-[13px] leading-tight">{beside.join(', ')}</span>}
+      {isHeavy && <span className="text-[13px] leading-tight">{t`heavy`}</span>}
+      {dated.map((one) => (
+        <span
+          key={one.id}
+          className="line-clamp-2 w-full border-l-2 border-ink pl-1 text-[13px] leading-tight [overflow-wrap:anywhere]"
+        >
+          {translate(seasonName(one))}
+        </span>
+      ))}
     </button>
   );
 }
+
+/** A day of the calendar that is dragged from one cell to another moves by the days between them. */
+type Dragged = { id: string; from: Day };
+const DRAGGED = 'application/x-calendar-day';
 
 type Look = 'done' | 'missed' | 'planned' | 'made-up';
 const LOOKS: Record<Look, string> = {

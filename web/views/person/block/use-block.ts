@@ -13,7 +13,9 @@ import {
   blockWishSchema,
   followBlock,
   onDays,
+  type Rescheduled,
   type Running,
+  rescheduled,
   type Scheduled,
   startBlock,
   type Unmet,
@@ -26,9 +28,14 @@ import { planningWorker } from '../../../workers/planning';
 
 const USUAL_TIME = '17:30';
 
-/** Whether two blocks say the same; the schema puts their fields in one order. */
+/** Whether two blocks say the same, whatever their sessions are called by; the schema puts their fields in one order. */
 const isSame = (a: Block, b: Block): boolean => {
-  const [one, other] = [blockSchema.safeParse(a), blockSchema.safeParse(b)];
+  const bare = ({ wish, sessions }: Block) =>
+    blockSchema.safeParse({
+      wish,
+      sessions: sessions.map(({ day, coursePlanId }) => ({ day, coursePlanId })),
+    });
+  const [one, other] = [bare(a), bare(b)];
   return one.success && other.success && JSON.stringify(one.data) === JSON.stringify(other.data);
 };
 
@@ -83,6 +90,7 @@ export function useBlock(client: ClientRecord, practice: PracticeView): BlockSta
           due: [...comparedIn(facts, week.firstDay), ...week.due],
         })),
     unmet: byHand ? [] : (placed?.unmet ?? []),
+    moved: kept && !isKept ? rescheduled(onDays(kept), onDays(block), wish.season) : [],
     today,
     isKept,
     hasKept: kept !== undefined,
@@ -118,6 +126,8 @@ export type BlockState = {
   entries: BlockEntry[];
   weeks: BlockWeek[];
   unmet: Unmet[];
+  /** Sessions of the kept block that the calendar moves, each with why. */
+  moved: Rescheduled[];
   today: Day;
   isKept: boolean;
   hasKept: boolean;
