@@ -19,6 +19,7 @@ export {
   type ToCompare,
 } from './comparison';
 export { errorInUnit, typicalError } from './error';
+export { mainSeries, trainedLimbs } from './main-series';
 export { type Measure, measureSchema } from './measure';
 export {
   changesFigures,

@@ -41,7 +41,7 @@ describe('the rule catalogue', () => {
       PRS: 6,
       LOAD: 5,
       PRO: 6,
-      CRS: 5,
+      CRS: 6,
       RUN: 8,
       REV: 8,
       OUT: 7,

@@ -59,4 +59,15 @@ export const courseRules = {
         { stepsBack },
       ),
   }),
+  'CRS-6': rule({
+    title: msg('The end of a block'),
+    level: 'method',
+    source: HOUSE,
+    by: 'record/block-end.ts blockEnd',
+    figures: NO_FIGURES,
+    words: () =>
+      msg(
+        'At its end a block says what it did: planned against done, its dose, and what came of the measure at its planned test. It proposes what may follow: go on, change one thing, a deload, the bridge to heavy work, or stop (OUT-5). One key drafts it; it counts once it is kept.',
+      ),
+  }),
 } as const;

@@ -196,6 +196,7 @@ const EVERY_ACTION = {
 
   'sign-plan': { keys: 'mod+enter', is: 'place', written: t`Ctrl ↵`, words: t`Sign the plan`, where: 'plan' },
   redraft: { keys: 'd', written: 'D', words: t`Draft the plan again`, where: 'plan' },
+  'draft-next-block': { keys: 'n', written: 'N', words: t`Draft the block that is proposed`, where: 'plan' },
   fix: {
     keys: figures(1, 9, 'alt+'),
     is: 'place',

@@ -18,6 +18,7 @@ import { FieldError } from '../../../parts/fields/Field';
 import { FirstDo } from '../../../parts/plan/Bench';
 import { useGuards } from '../../../parts/plan/use-guards';
 import { isoWords } from '../../../words/noon';
+import { BlockEnded } from './BlockEnded';
 import { BlockWeeks } from './BlockWeeks';
 import { BlockWishForm } from './BlockWishForm';
 import { MonthView } from './MonthView';
@@ -72,6 +73,9 @@ function BlockDays({
   const madeUp = entries.length - planned.length;
   return (
     <div className="min-w-0 space-y-4">
+      {block.hasKept && block.isKept && (
+        <BlockEnded client={client} practice={practice} draft={block.draft} />
+      )}
       <div className="flex flex-wrap items-end justify-between gap-4">
         <p>
           <Trans>

@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { format } from 'date-fns';
-import type { BlockWeek, Range, WeekOfPlan } from '#core/course';
-import { WEEKDAY_LABELS, weekdayOf } from '#core/quantity';
+import { type BlockWeek, daysOf, type Range, seasonName, type WeekOfPlan } from '#core/course';
+import { dayOf, WEEKDAY_LABELS, weekdayOf } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { clock, plain } from '../../../words/format';
 import { noonOf } from '../../../words/noon';
@@ -87,13 +87,14 @@ const figuresOf = ({ percentLop, percentOneRepMax, watts, minutes }: WeekOfPlan)
   ...(minutes ? [`${rangeWords(minutes)} min`] : []),
 ];
 
-const rangeWords = ({ low, high }: Range): string =>
+/** @example rangeWords({ low: 45, high: 50 }) //=> '45–50' */
+export const rangeWords = ({ low, high }: Range): string =>
   low === high ? plain(low, 1) : `${plain(low, 1)}–${plain(high, 1)}`;
 
 const STATES = { done: t`done`, missed: t`missed` } as const;
 
 /** The same on a phone, where seven days do not fit next to each other: a week is its sessions in words. */
-function WeekList({ block: { weeks, entries, plans } }: { block: BlockState }) {
+function WeekList({ block: { weeks, entries, plans, wish } }: { block: BlockState }) {
   return (
     <ol className="sm:hidden" aria-label={t`The block, week by week`}>
       {weeks.map((week) => (
@@ -111,6 +112,14 @@ function WeekList({ block: { weeks, entries, plans } }: { block: BlockState }) {
                 {plans.find(({ id }) => id === entry.coursePlanId)?.name ?? t`a plan that has ended`}
                 {entry.state !== 'to-come' && `, ${STATES[entry.state]}`}
                 {entry.state === 'to-come' && entry.makesUp && t`, makes up a missed one`}
+              </p>
+            ))}
+          {wish.season
+            .filter((one) => daysOf(one).some((day) => day >= week.firstDay && day < week.firstDay + 7))
+            .map((one) => (
+              <p key={one.id} className="border-l-2 border-ink pl-2">
+                <span className="figures">{format(noonOf(dayOf(one.day)), t`EEE d MMM`)}</span>{' '}
+                {translate(seasonName(one))}
               </p>
             ))}
           <div className="text-[14px]">

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { dayOf, isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
+import { rangeWords } from './BlockWeeks';
 import { DayCell } from './DayCell';
 import type { BlockState } from './use-block';
 
@@ -17,7 +18,9 @@ export function MonthView({ block, brush }: { block: BlockState; brush: string }
   const rows = Array.from({ length: 6 }, (_, row) => from + 7 * row).filter(
     (day) => day === from || isoOf(day).startsWith(month),
   );
-  const shares = block.weeks.filter((week) => isoOf(week.firstDay).startsWith(month));
+  const shares = block.weeks.filter(
+    ({ firstDay, plans }) => isoOf(firstDay).startsWith(month) && plans.some(({ percentLop }) => percentLop),
+  );
   return (
     <div>
       <div className="flex items-center gap-3">
@@ -34,7 +37,7 @@ export function MonthView({ block, brush }: { block: BlockState; brush: string }
           {shares
             .map(
               ({ week, plans }) =>
-                t`week ${week + 1}: ${[...new Set(plans.map(({ percentLop }) => percentLop))].join('/')} %`,
+                t`week ${week + 1}: ${[...new Set(plans.flatMap(({ percentLop }) => (percentLop ? [rangeWords(percentLop)] : [])))].join('/')} %`,
             )
             .join(', ')}
         </span>

@@ -77,6 +77,10 @@ export function useBlock(client: ClientRecord, practice: PracticeView): BlockSta
     setWish((old) => ({ ...old, ...part }));
     setByHand(null);
   };
+  const draft = (next: BlockWish) => {
+    setWish(next);
+    setByHand(null);
+  };
   return {
     plans,
     wish,
@@ -95,10 +99,8 @@ export function useBlock(client: ClientRecord, practice: PracticeView): BlockSta
     isKept,
     hasKept: kept !== undefined,
     change,
-    startFrom: (id: BlockStartId) => {
-      setWish(startBlock(id, plans, wish));
-      setByHand(null);
-    },
+    draft,
+    startFrom: (id: BlockStartId) => draft(startBlock(id, plans, wish)),
     /** Adds a session of a plan to a day, or takes it away. */
     toggle: (day: Day, coursePlanId: string) => {
       const at = { day: isoOf(day), coursePlanId };
@@ -132,6 +134,8 @@ export type BlockState = {
   isKept: boolean;
   hasKept: boolean;
   change: (part: Partial<BlockWish>) => void;
+  /** Takes another wish for this one; its days are placed again. */
+  draft: (wish: BlockWish) => void;
   startFrom: (id: BlockStartId) => void;
   toggle: (day: Day, coursePlanId: string) => void;
 };

@@ -4,17 +4,17 @@ import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { OutcomesView } from '#contract/outcomes';
 import {
-  isAside,
   limbsFor,
   type MeasureBook,
   MOMENT_WORDS,
+  mainSeries,
   measureBook,
   measureOf,
-  type Series,
   seriesOf,
+  trainedLimbs,
 } from '#core/outcomes';
 import { libraryOf } from '#core/protocol';
-import { type Limb, limbKind, limbSide, otherSide } from '#core/quantity';
+import { limbKind, limbSide, otherSide } from '#core/quantity';
 import { dueWords, measuresDue } from '#core/record';
 import { failureWords } from '../../../data/api';
 import { useOutcomes } from '../../../data/outcomes';
@@ -56,7 +56,8 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
   const take =
     toTake ??
     (next ? { measureId: next.measureId, limb: next.limb, setting: next.setting } : firstFor(client));
-  const shown = series.find(({ key }) => key === chosen) ?? mainOf(series, trainedLimbs(client));
+  const shown =
+    series.find(({ key }) => key === chosen) ?? mainSeries(series, trainedLimbs(client.facts.prescriptions));
   return (
     <section
       aria-labelledby="outcomes-title"
@@ -150,24 +151,3 @@ function nextToTake({ measureId, limb, setting }: ToTake, book: MeasureBook): To
   const other = limbs.find((one) => one === otherSide(limb));
   return other ? { measureId, limb: other, setting } : null;
 }
-
-const trainedLimbs = ({ facts }: ClientRecord): Limb[] =>
-  facts.prescriptions.flatMap(({ plan }) =>
-    plan.exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)),
-  );
-
-/** What is looked at first: a verdict that can be given and says something, of a limb that is trained, of what was taken most. */
-const mainOf = (series: readonly Series[], trained: readonly Limb[]): Series | undefined =>
-  [...series].sort(
-    (a, b) =>
-      Number(b.verdict !== null) - Number(a.verdict !== null) ||
-      isAside(a) - isAside(b) ||
-      isUntrained(a, trained) - isUntrained(b, trained) ||
-      saysNothing(a) - saysNothing(b) ||
-      b.points.length - a.points.length,
-  )[0];
-
-const saysNothing = ({ verdict }: Series): number => Number(verdict?.kind === 'within-noise');
-
-const isUntrained = ({ limb }: Series, trained: readonly Limb[]): number =>
-  Number(limb !== null && !trained.includes(limb));

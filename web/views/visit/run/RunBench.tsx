@@ -11,6 +11,7 @@ import { LIMB_NAMES, POSITION_NAMES } from '#core/quantity';
 import {
   basisOf,
   dayCheckInForce,
+  endedBlock,
   LINK_LABELS,
   recheck,
   sessionToAskAbout,
@@ -135,6 +136,14 @@ export function RunBench({ client }: { client: ClientRecord }) {
         </p>
       )}
       {again && <CourseToday day={again.day} />}
+      {endedBlock(client.facts, client.judgedAtMs) && (
+        <p className="text-[15px]">
+          {t`The block has ended.`}{' '}
+          <Link className="underline underline-offset-4" to={`/people/${client.id}/prescribe?part=block`}>
+            {t`What it did, and what may follow`}
+          </Link>
+        </p>
+      )}
       {clear && !checked && <DayCheckForm client={client} />}
       {clear && guards.some(({ rule }) => rule === 'SCR-6') && <ConsentForm client={client} />}
       {clear && guards.map((finding) => <FindingLine key={translate(finding.message)} finding={finding} />)}
