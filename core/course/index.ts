@@ -10,7 +10,7 @@ export {
 } from './block';
 export type { BlockPlan } from './block-plan';
 export { BLOCK_STARTS, type BlockStartId, startBlock } from './block-starts';
-export { type BlockWeek, type MeantDay, type Range, type WeekOfPlan, weeksOf } from './block-weeks';
+export { type BlockWeek, type Range, type WeekOfPlan, weeksOf } from './block-weeks';
 export { type Appointment, type CalendarDays, calendarDays } from './calendar-days';
 export { checkBlock } from './check-block';
 export {
@@ -24,7 +24,6 @@ export {
   type Occasion,
   occasionWords,
 } from './course-plan';
-export type { CourseRecord } from './course-record';
 export { type BlockEntry, followBlock } from './follow-block';
 export { type LadderAnswers, ladderAnswersSchema, type RungCheck } from './ladder';
 export type { OnDay } from './on-day';
@@ -50,7 +49,6 @@ export {
   seasonName,
 } from './season';
 export { withSessionIds } from './session-ids';
-export { type DaySession, sessionOn } from './session-on';
 export type { Turn } from './turn';
 export { usualDays } from './usual-days';
 export { readBlock } from './versions/read-block';

@@ -21,14 +21,14 @@ export { choicesOf } from './choices-of';
 export { compareSchools, type SchoolRow, underSchool } from './compare-schools';
 export { compile } from './compile';
 export { type Composed, composeSession, UnknownChoice } from './compose';
-export { atBounds, composeCourse } from './compose-course';
+export { composeCourse } from './compose-course';
 export { cuffSteps, cuffStepWords } from './cuff-steps';
 export { deriveFor } from './derive-for';
 export { type Dose, doseOf } from './dose';
 export { choiceFor, draftLimb } from './draft-limb';
 export { bestKit, type DraftWish, draftSession } from './draft-session';
 export { FIGURE_KINDS, type FigureId, type FigureKind, figureWords, MOST_A_WEEK } from './figure-ids';
-export { figureValue, setsAtShare } from './figures';
+export { figureValue } from './figures';
 export { GOALS, type GoalId, goalIdSchema, RUNG_LABELS, RUNG_NAMES } from './goals';
 export { pastBounds } from './last-gate';
 export { lighterWords } from './lighter';
@@ -40,11 +40,9 @@ export {
   type Deload,
   type Movement,
   movementOf,
-  movementsWords,
-  movementWords,
   stepWords,
 } from './movement';
-export { movementsFor, proposedMovements, withMovements } from './movements-for';
+export { movementsFor, withMovements } from './movements-for';
 export { fenceMs } from './occlusion-clock';
 export { offers } from './offers';
 export { exerciseWords, type Plan, type PlannedExercise } from './plan';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { list, type Message, msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import { RULES } from '../rules/catalogue';
 import {
   EXERCISE_FIGURES,
@@ -61,10 +61,6 @@ export type Deload = z.infer<typeof deloadSchema>;
 
 const { pointsPerWeek, reEntryMmHg, withoutLopMmHg } = RULES['PRS-4'].figures;
 
-/** A movement in words. @example movementWords({ by: 'week', figure: 'watts', step: 5, to: 110 }) //=> '+5 W a week, to 110 W' */
-export const movementWords = (movement: Movement): Message =>
-  msg('{by}, to {end}', { by: byWords(movement), end: figureWords(movement.figure, movement.to) });
-
 /** By what a movement goes, in words. @example byWords({ by: 'ramp', figure: 'percent-lop', to: 60 }) //=> 'ramp, +5 points a week' */
 export function byWords(movement: Movement): Message {
   switch (movement.by) {
@@ -90,10 +86,6 @@ export const stepWords = (figure: FigureId, step: number): Message =>
       : figure === 'beats'
         ? msg('{step} beats', { step })
         : figureWords(figure, step);
-
-/** All movements of an exercise in words; "steady" where it has none. */
-export const movementsWords = (movements: readonly Movement[] | undefined): Message =>
-  !movements || movements.length === 0 ? msg('steady') : list(movements.map(movementWords), ' · ');
 
 /** The movement of one kind of figure; undefined where that is steady. */
 export const movementOf = (

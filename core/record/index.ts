@@ -13,11 +13,9 @@ export { chainOf, linksThatHold } from './chain/chain';
 export { limbInHand } from './chain/uses';
 export { chooseWork, type Reason, WORK_LABELS, type WorkOption } from './choose-work';
 export { comparisonInForce, comparisonWords } from './comparison-in-force';
-export { type CourseDay, courseDays } from './course-days';
+export { courseDays } from './course-days';
 export {
-  asKnownAt,
   courseRecordOf,
-  courseToday,
   draftOfToday,
   planAsItIs,
   recordOfDraft,
