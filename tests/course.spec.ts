@@ -157,6 +157,27 @@ test('heavy work in one line makes it the turn of the plan that comes after it',
   await expect(quadriceps.getByRole('cell').nth(4)).toHaveText('6');
 });
 
+test('a heavy lift of the sitting is kept as heavy work, with the figures of last time offered', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Rufus Tarnholm');
+  const clientId = /people\/([^/]+)/.exec(page.url())?.[1];
+  const { facts } = await (await page.request.get(`/api/clients/${clientId}`)).json();
+  await page.goto(`/sessions/${facts.sessions[0].id}`);
+  await page.getByText('Adjuncts', { exact: true }).click();
+  await page.getByRole('button', { name: 'Adjuncts: mobility' }).click();
+  await page.getByRole('menuitemradio', { name: 'a heavy lift' }).click();
+  await page.getByRole('button', { name: 'Note it' }).click();
+  const lift = page.getByRole('region', { name: 'Heavy lift' });
+  await expect(lift.getByLabel('Load')).toHaveValue('140');
+  await lift.getByLabel('Load').fill('142.5');
+  await lift.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('A heavy lift: Leg press 3 × 5 × 142.5 kg')).toBeVisible();
+  await page.goto(`/people/${clientId}/load`);
+  await expect(page.getByRole('region', { name: 'Heavy work' })).toContainText('Leg press 3 × 5 × 142.5 kg');
+});
+
 inDemonstration(
   'a knee climbs a rung: two tolerated sessions, the questions, and the next version',
   async ({ page }) => {

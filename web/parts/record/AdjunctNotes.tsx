@@ -1,4 +1,5 @@
 import { t } from '@lingui/core/macro';
+import { useState } from 'react';
 import { swellingChanges } from '#core/outcomes';
 import type { Plan } from '#core/plan';
 import { type Adjunct, adjunctText, type PlannedAdjunct } from '#core/protocol';
@@ -12,15 +13,22 @@ import { Why } from '../base/Why';
 import { WordMenu } from '../base/WordMenu';
 import { Field } from '../fields/Field';
 import { reads, useFields } from '../forms/use-fields';
+import { HeavyInSitting } from './HeavyInSitting';
 
-type Props = { plan: Pick<Plan, 'sitting'>; state: SessionState; act: (intent: Intent) => unknown };
+type Props = {
+  clientId: string;
+  plan: Pick<Plan, 'sitting'>;
+  state: SessionState;
+  act: (intent: Intent) => unknown;
+};
 
 type Typed = { what: Adjunct; words: string; girth: string };
 type Noted = { what: Adjunct; words: string; girthCm?: number };
 
 /** What else was done in the sitting, without a cuff: before, between or after the work under it. */
-export function AdjunctNotes({ plan, state, act }: Props) {
+export function AdjunctNotes({ clientId, plan, state, act }: Props) {
   const { length } = useUnits();
+  const [isLifting, setLifting] = useState(false);
   const { typed, set, field, send } = useFields<Typed, Noted>(
     { what: 'mobility', words: '', girth: '' },
     null,
@@ -35,12 +43,13 @@ export function AdjunctNotes({ plan, state, act }: Props) {
   );
   const isGirth = typed.what === 'swelling';
   const planned = plan.sitting ?? [];
-  const due = planned.filter((one) => !isDone(one, state));
+  const due = planned.filter((one, place) => !isDone(one, planned.slice(0, place), state));
   const take = (one: PlannedAdjunct) => {
     if (one.what === 'swelling') {
       set('what', 'swelling');
       set('words', one.words);
-    } else act({ do: 'note-adjunct', what: one.what, words: one.words });
+    } else if (one.what === 'heavy-lift') setLifting(true);
+    else act({ do: 'note-adjunct', what: one.what, words: one.words });
   };
   return (
     <details open={due.length > 0}>
@@ -68,42 +77,62 @@ export function AdjunctNotes({ plan, state, act }: Props) {
         ))}
       </ul>
       <Swelling state={state} />
-      <form
-        className="space-y-2 pt-2"
-        {...send((noted) => {
-          act({ do: 'note-adjunct', ...noted });
-          set('words', '');
-          set('girth', '');
-        })}
-      >
-        <WordMenu
-          label={t`Adjuncts`}
-          value={typed.what}
-          onChange={(what) => set('what', what)}
-          options={ADJUNCT_OPTIONS}
+      {isLifting ? (
+        <HeavyInSitting
+          clientId={clientId}
+          atMs={state.finishedAtMs}
+          leave={() => setLifting(false)}
+          onKept={(words) => {
+            act({ do: 'note-adjunct', what: 'heavy-lift', words });
+            setLifting(false);
+          }}
         />
-        <Field
-          label={isGirth ? t`Where the tape lies` : t`In a few words`}
-          maxLength={200}
-          autoComplete="off"
-          {...field('words')}
-        />
-        {isGirth && <Field label={t`Girth`} unit={length.unit} number="decimal" {...field('girth')} />}
-        <Button type="submit">{t`Note it`}</Button>
-      </form>
+      ) : (
+        <form
+          className="space-y-2 pt-2"
+          {...send((noted) => {
+            if (noted.what === 'heavy-lift') return setLifting(true);
+            act({ do: 'note-adjunct', ...noted });
+            set('words', '');
+            set('girth', '');
+          })}
+        >
+          <WordMenu
+            label={t`Adjuncts`}
+            value={typed.what}
+            onChange={(what) => set('what', what)}
+            options={ADJUNCT_OPTIONS}
+          />
+          {typed.what !== 'heavy-lift' && (
+            <Field
+              label={isGirth ? t`Where the tape lies` : t`In a few words`}
+              maxLength={200}
+              autoComplete="off"
+              {...field('words')}
+            />
+          )}
+          {isGirth && <Field label={t`Girth`} unit={length.unit} number="decimal" {...field('girth')} />}
+          <Button type="submit">{t`Note it`}</Button>
+        </form>
+      )}
     </details>
   );
 }
 
-/** Whether what was planned was noted, on its side of the work. */
-function isDone(one: PlannedAdjunct, { adjuncts, sets }: SessionState): boolean {
+/** Whether what was planned was noted, on its side of the work; of heavy lifts as many as were planned before it, and one. */
+function isDone(
+  one: PlannedAdjunct,
+  earlier: readonly PlannedAdjunct[],
+  { adjuncts, sets }: SessionState,
+): boolean {
   const workFromMs = sets[0]?.startedAtMs ?? Number.POSITIVE_INFINITY;
-  return adjuncts.some(
-    ({ what, words, atMs }) =>
-      what === one.what &&
-      words === one.words &&
-      (one.what !== 'swelling' || atMs < workFromMs === (one.when === 'before')),
-  );
+  const isOnSide = ({ atMs }: { atMs: number }) => atMs < workFromMs === (one.when === 'before');
+  const noted = adjuncts.filter(({ what }) => what === one.what);
+  if (one.what === 'heavy-lift') {
+    const before = earlier.filter(({ what, when }) => what === one.what && when === one.when).length;
+    return noted.filter(isOnSide).length > before;
+  }
+  return noted.some((said) => said.words === one.words && (one.what !== 'swelling' || isOnSide(said)));
 }
 
 /** What the girths before and after come to. */

@@ -115,7 +115,7 @@ export function RecordView({ session }: { session: LiveSession }) {
       />
       <NextTime session={session} act={act} />
       <div className="max-w-md">
-        <AdjunctNotes plan={view.plan} state={state} act={act} />
+        <AdjunctNotes clientId={view.clientId} plan={view.plan} state={state} act={act} />
       </div>
       {state.finishedAtMs !== null && <WayOn clientId={view.clientId} />}
       <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />

@@ -199,7 +199,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
             <StrapPanel view={view} intensity={exercise.intensity} />
           )}
           <BloodPressureInWork clientId={view.clientId} plan={plan} state={state} act={act} />
-          <AdjunctNotes plan={plan} state={state} act={act} />
+          <AdjunctNotes clientId={view.clientId} plan={plan} state={state} act={act} />
           <OfferPanel plan={plan} state={state} act={act} />
           <SetNotes plan={plan} state={state} act={act} />
           <LiveForecast plan={plan} state={state} clientId={view.clientId} />
