@@ -39,7 +39,7 @@ export function CourseStrip({ course }: { course: Course }) {
           <g key={day}>
             <line x1={x(day)} x2={x(day)} y1={4} y2={BASE} stroke="var(--color-rule)" />
             {place % 2 === 0 && x(day) < width - 40 && (
-              <text x={x(day) + 2} y={HEIGHT - 1} fontSize="13" fill="var(--color-quiet)" className="figures">
+              <text x={x(day) + 2} y={HEIGHT - 4} fontSize="13" fill="var(--color-quiet)" className="figures">
                 {format(noonOf(day), t`d MMM`)}
               </text>
             )}
