@@ -1,6 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
+import ICAL from 'ical.js';
 import type { ClientRecord } from '#contract/client';
-import { dayAt, type Limb, weekdayOf } from '#core/quantity';
+import { dayAt, dayOf, isoOf, type Limb, newest, weekdayOf } from '#core/quantity';
 import { choose, chooseLink, expect, inDemonstration, openPerson, pick, pressKey } from './nervato';
 import { type DayLived, Weeks } from './weeks';
 
@@ -164,7 +165,105 @@ inDemonstration('eight weeks of cycling', async ({ page }) => {
   const cycled = facts.sessions.filter(({ worked }) => worked.some(({ mode }) => mode === 'aerobic'));
   expect(cycled).toHaveLength(24);
   expect(cycled.every(({ given }) => given.every(({ occludedMs }) => occludedMs >= 600_000))).toBe(true);
+  await inDemonstration.step('the next block is two presses away', async () => {
+    await openBlock(page, 'Odalys Ferrant');
+    const ended = page.getByRole('region', { name: 'The block has ended' });
+    await expect(ended).toContainText('24 of 24 sessions done');
+    await pressKey(page, 'n');
+    await expect(page.getByText(/24 sessions in 8 weeks: 0 done, 0 missed, 24 to come/)).toBeVisible();
+    await keepBlock(page);
+  });
 });
+
+inDemonstration('a season with two games a week, one of them postponed', async ({ page }) => {
+  await page.goto('/');
+  const name = 'Odalys Ferrant';
+  const weeks = await Weeks.of(page, name);
+  const firstDay = dayOf(await weeks.tomorrow());
+  // Wednesdays and Saturdays.
+  const games = [0, 7, 14, 21].flatMap((week) => [week + 2, week + 5].map((ahead) => firstDay + ahead));
+  const onDays = async (): Promise<number[]> =>
+    (newest((await weeks.record()).facts.blocks)?.sessions ?? []).map(({ day }) => dayOf(day) - firstDay);
+  let presses = 0;
+  const press = (what: Promise<unknown>) => {
+    presses += 1;
+    return what;
+  };
+
+  await inDemonstration.step(
+    'the games come from a calendar file, and no session is the day before one',
+    async () => {
+      await openBlock(page, name);
+      await pick(page.getByLabel('Start from'), 'In season');
+      await page.getByLabel('Starts on', { exact: true }).fill(await weeks.tomorrow());
+      await page.getByLabel('Weeks', { exact: true }).fill('4');
+      await press(
+        page
+          .getByLabel('Calendar to read')
+          .setInputFiles({
+            name: 'season.ics',
+            mimeType: 'text/calendar',
+            buffer: Buffer.from(seasonOf(games)),
+          }),
+      );
+      await press(page.getByRole('button', { name: 'Take these 8 into the calendar' }).click());
+      await expect(page.getByText('8 sessions in 4 weeks')).toBeVisible();
+      await press(keepBlock(page));
+      expect(presses).toBe(3);
+      expect(await onDays()).toEqual([0, 3, 7, 10, 14, 17, 21, 24]);
+    },
+  );
+
+  await inDemonstration.step(
+    'a week on, one game goes to Thursday: its session is on Tuesday, and keeps its id',
+    async () => {
+      const kept = await calendarOf(page, weeks.clientId);
+      expect(timesDone(await weeks.live(7, async () => comes), 'Left thigh')).toBe(2);
+      await openBlock(page, name);
+      presses = 0;
+      await press(page.getByRole('button', { name: 'Cup 3 a day later' }).click());
+      await expect(page.getByText(/ → .* \(Cup 3\)/)).toBeVisible();
+      await press(keepBlock(page));
+      expect(presses).toBe(2);
+      expect(await onDays()).toEqual([0, 3, 7, 8, 14, 17, 21, 24]);
+      const moved = await calendarOf(page, weeks.clientId);
+      expect(moved.map(({ uid }) => uid)).toEqual(kept.map(({ uid }) => uid));
+      expect(moved.map(({ sequence }) => sequence)).toEqual([0, 0, 0, 1, 0, 0, 0, 0]);
+    },
+  );
+
+  await inDemonstration.step('all of it is done', async () => {
+    const done = await weeks.liveTheBlock(async () => comes);
+    expect(timesDone(done, 'Left thigh')).toBe(6);
+  });
+});
+
+/** A calendar file of games on days, "Cup 1" the first. */
+const seasonOf = (games: readonly number[]): string =>
+  [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//Test//Season//EN',
+    ...games.flatMap((day, place) => [
+      'BEGIN:VEVENT',
+      `UID:game-${place}`,
+      'DTSTAMP:20260101T000000Z',
+      `DTSTART;VALUE=DATE:${isoOf(day).replaceAll('-', '')}`,
+      `SUMMARY:Cup ${place + 1}`,
+      'END:VEVENT',
+    ]),
+    'END:VCALENDAR',
+    '',
+  ].join('\r\n');
+
+/** The sessions of the kept block as a calendar has them, in order. */
+async function calendarOf(page: Page, clientId: string): Promise<{ uid: string; sequence: number }[]> {
+  const text = await (await page.request.get(`/api/clients/${clientId}/block.ics`)).text();
+  return new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map((component) => {
+    const { uid, sequence } = new ICAL.Event(component);
+    return { uid, sequence };
+  });
+}
 
 inDemonstration('a knee from day 4 to heavy, the other side and the arms from day one', async ({ page }) => {
   await page.goto('/');
