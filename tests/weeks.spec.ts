@@ -198,13 +198,11 @@ inDemonstration('a season with two games a week, one of them postponed', async (
       await page.getByLabel('Starts on', { exact: true }).fill(await weeks.tomorrow());
       await page.getByLabel('Weeks', { exact: true }).fill('4');
       await press(
-        page
-          .getByLabel('Calendar to read')
-          .setInputFiles({
-            name: 'season.ics',
-            mimeType: 'text/calendar',
-            buffer: Buffer.from(seasonOf(games)),
-          }),
+        page.getByLabel('Calendar to read').setInputFiles({
+          name: 'season.ics',
+          mimeType: 'text/calendar',
+          buffer: Buffer.from(seasonOf(games)),
+        }),
       );
       await press(page.getByRole('button', { name: 'Take these 8 into the calendar' }).click());
       await expect(page.getByText('8 sessions in 4 weeks')).toBeVisible();

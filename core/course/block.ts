@@ -57,7 +57,7 @@ export const scheduledSchema = z.object({
   day: isoDaySchema,
   coursePlanId: z.string().min(1),
   /** Its own for as long as the block is kept, whatever day it is moved to; not there in blocks of earlier releases. */
-  id: z.string().min(1).max(64).optional(),
+  id: z.uuid().optional(),
   /** How often it was moved, for calendars that have it. */
   sequence: z.number().int().min(0).optional(),
 });

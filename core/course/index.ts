@@ -52,3 +52,4 @@ export { withSessionIds } from './session-ids';
 export type { Turn } from './turn';
 export { usualDays } from './usual-days';
 export { readBlock } from './versions/read-block';
+export { withSeason } from './with-season';

@@ -1,10 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
+import { composeSession } from '../plan/compose';
+import { testBasis, testSession } from '../plan/plan.fixture';
 import { dayOf, isoOf } from '../quantity/days';
-import type { Scheduled } from './block';
+import type { Block, Scheduled } from './block';
+import { blockPlanOf } from './block-plan';
+import type { CoursePlan } from './course-plan';
 import type { OnDay } from './on-day';
 import { heavyOn, keptFree, postponed, rescheduled, type SeasonDay } from './season';
 import { withSessionIds } from './session-ids';
+import { withSeason } from './with-season';
 
 const game = (day: string, changes: Partial<SeasonDay> = {}): SeasonDay => ({
   id: day,
@@ -46,6 +51,53 @@ describe('a day of the calendar (CRS-5)', () => {
       ]),
     ).toEqual([['2026-05-08', '2026-05-07', 'the day before Cup']]);
     expect(rescheduled(before, before, [game('2026-05-09')])).toEqual([]);
+  });
+});
+
+describe('the calendar of a team (CRS-5)', () => {
+  const plan = composeSession(testSession(), testBasis()).plan;
+  const coursePlan: CoursePlan = {
+    id: 'lower',
+    name: 'Lower day',
+    occasion: { kind: 'any-day' },
+    state: 'in-force',
+    untilMs: null,
+  };
+  const plans = [blockPlanOf(coursePlan, plan, testBasis().library)];
+  const block: Block = {
+    wish: {
+      startsOn: '2026-05-04',
+      weeks: 4,
+      lines: [
+        {
+          coursePlanId: 'lower',
+          perWeek: 2,
+          timesADay: 1,
+          available: [0, 1, 2, 3, 4],
+          onHeavyDays: 'apart',
+        },
+      ],
+      heavy: [],
+      deload: null,
+      season: [game('2026-05-06', { id: 'cup' })],
+      atTime: '17:30',
+    },
+    sessions: [4, 7, 11, 14, 18, 21, 25, 28].map((day) => ({
+      day: `2026-05-${String(day).padStart(2, '0')}`,
+      coursePlanId: 'lower',
+    })),
+  };
+
+  it('moves what it must from today on, and takes a game that moved for the same', () => {
+    const added = [game('2026-05-15', { id: 'cup' }), game('2026-07-01')];
+    const made = withSeason(block, added, plans, dayOf('2026-05-08'));
+    expect(made?.block.wish.season.map(({ id, day }) => [id, day])).toEqual([['cup', '2026-05-15']]);
+    expect(made?.moved.map(({ from, to }) => [isoOf(from), isoOf(to)])).toEqual([
+      ['2026-05-14', '2026-05-13'],
+    ]);
+    expect(made?.block.sessions.slice(0, 2)).toEqual(block.sessions.slice(0, 2));
+    expect(made?.block.sessions).toHaveLength(8);
+    expect(withSeason(block, [game('2026-07-01')], plans, dayOf('2026-05-08'))).toBeNull();
   });
 });
 

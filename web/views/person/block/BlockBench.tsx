@@ -39,7 +39,7 @@ export function BlockBench({ client, practice }: { client: ClientRecord; practic
     <div className="grid gap-8 lg:grid-cols-[16rem_1fr]">
       {/* Where there is one column, what falls where comes before what is wished. */}
       <div className="max-lg:order-last">
-        <BlockWishForm block={block} />
+        <BlockWishForm clientId={client.id} block={block} />
       </div>
       <BlockDays client={client} practice={practice} block={block} />
     </div>

@@ -11,6 +11,7 @@ import { Ticks } from '../../../parts/fields/Ticks';
 import { TimeField } from '../../../parts/fields/TimeField';
 import { CalendarImport } from './CalendarImport';
 import { SeasonDays } from './SeasonDays';
+import { SeasonForTeam } from './SeasonForTeam';
 import type { BlockState } from './use-block';
 
 const WEEKDAYS = WEEKDAY_LABELS.map((label, value) => ({ value: String(value), label: translate(label) }));
@@ -18,7 +19,7 @@ const STARTS = Object.keys(BLOCK_STARTS) as BlockStartId[];
 const USUAL_DELOAD = { everyWeeks: 4, setsPercent: 50 };
 
 /** What the block is wished to be; the days follow at once. */
-export function BlockWishForm({ block }: { block: BlockState }) {
+export function BlockWishForm({ clientId, block }: { clientId: string; block: BlockState }) {
   const { wish, change, plans, startFrom } = block;
   const changeLine = (at: number, part: Partial<BlockLine>) =>
     change({ lines: wish.lines.map((line, place) => (place === at ? { ...line, ...part } : line)) });
@@ -104,6 +105,7 @@ export function BlockWishForm({ block }: { block: BlockState }) {
         />
       )}
       <SeasonDays season={wish.season} onChange={(season) => change({ season })} />
+      <SeasonForTeam clientId={clientId} season={wish.season} />
       <CalendarImport wish={wish} change={change} />
     </div>
   );

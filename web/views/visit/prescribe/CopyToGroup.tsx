@@ -10,18 +10,12 @@ import { choicesOf, composeCourse, deriveFor, type Plan, targetWords } from '#co
 import { basisOf, versionInForce } from '#core/record';
 import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
-import { usePeople } from '../../../data/people';
 import { clientQuery, usePractice, usePractitioner } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Only } from '../../../parts/base/Only';
-import { SearchField } from '../../../parts/fields/SearchField';
-import { Tick } from '../../../parts/fields/Tick';
+import { type ChosenPerson, PeopleTicks } from '../../../parts/record/PeopleTicks';
 import { useUnits } from '../../../words/units';
-
-const MOST = 8;
-
-type Chosen = { id: string; name: string };
 
 /** A course copied to several people at once: what each of them gets, from their own figures, and what could not be derived. */
 export function CopyToGroup({
@@ -33,7 +27,7 @@ export function CopyToGroup({
   client: ClientRecord;
   coursePlan: CoursePlan;
 }) {
-  const [chosen, setChosen] = useState<Chosen[]>([]);
+  const [chosen, setChosen] = useState<ChosenPerson[]>([]);
   return (
     <Popover.Root>
       <Popover.Trigger className={className}>{t`Copy to a group`}</Popover.Trigger>
@@ -45,46 +39,11 @@ export function CopyToGroup({
           collisionPadding={12}
           className="z-40 max-h-[70vh] w-[34rem] max-w-[92vw] space-y-3 overflow-y-auto rounded-sm border border-ink bg-paper p-3"
         >
-          <Choose chosen={chosen} setChosen={setChosen} notId={client.id} />
+          <PeopleTicks chosen={chosen} setChosen={setChosen} notId={client.id} />
           <Group chosen={chosen} client={client} coursePlan={coursePlan} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
-  );
-}
-
-function Choose({
-  chosen,
-  setChosen,
-  notId,
-}: {
-  chosen: Chosen[];
-  setChosen: (chosen: Chosen[]) => void;
-  notId: string;
-}) {
-  const [search, setSearch] = useState('');
-  const { upTo, isSettled } = usePeople(search.trim(), { first: 0, last: MOST - 1 });
-  const found = upTo(MOST).filter(({ id }) => id !== notId);
-  const isChosen = (id: string) => chosen.some((one) => one.id === id);
-  const toggle = ({ id, name }: Chosen) =>
-    setChosen(isChosen(id) ? chosen.filter((one) => one.id !== id) : [...chosen, { id, name }]);
-  const [first] = found;
-  return (
-    <>
-      <SearchField
-        label={t`Find the people`}
-        value={search}
-        onChange={setSearch}
-        first={{ isSettled, take: first ? () => toggle(first) : null }}
-      />
-      <div className="grid grid-cols-2 gap-x-4">
-        {[...chosen, ...found.filter(({ id }) => !isChosen(id))].map((one) => (
-          <Tick key={one.id} checked={isChosen(one.id)} onChange={() => toggle(one)}>
-            {one.name}
-          </Tick>
-        ))}
-      </div>
-    </>
   );
 }
 
@@ -94,7 +53,7 @@ function Group({
   client,
   coursePlan,
 }: {
-  chosen: Chosen[];
+  chosen: ChosenPerson[];
   client: ClientRecord;
   coursePlan: CoursePlan;
 }) {
