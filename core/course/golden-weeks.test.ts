@@ -12,7 +12,7 @@ import {
   weighedLoad,
 } from '../plan/plan.fixture';
 import { dayOf, isoOf } from '../quantity/days';
-import type { BlockWish } from './block';
+import { testWish } from './block.fixture';
 import { blockPlanOf } from './block-plan';
 import { LivedCourse } from './course.fixture';
 import type { OnDay } from './on-day';
@@ -106,23 +106,7 @@ describe('in season, with two games a week (CRS-5)', () => {
   const season = [0, 7, 14, 21].flatMap((week) =>
     [2, 5].map((weekday) => game(isoOf(dayOf('2026-05-04') + week + weekday))),
   );
-  const wish = (games: SeasonDay[]): BlockWish => ({
-    startsOn: '2026-05-04',
-    weeks: 4,
-    lines: [
-      {
-        coursePlanId: 'lower',
-        perWeek: 2,
-        timesADay: 1,
-        available: [0, 1, 2, 3, 4, 5, 6],
-        onHeavyDays: 'apart',
-      },
-    ],
-    heavy: [],
-    deload: null,
-    season: games,
-    atTime: '17:30',
-  });
+  const wish = (games: SeasonDay[]) => testWish({ season: games });
   const days = (sessions: readonly OnDay[]) => sessions.map(({ day }) => isoOf(day).slice(5));
 
   it('trains on Mondays and Thursdays, and moves one session when a game is postponed', () => {

@@ -4,6 +4,7 @@ import { composeSession } from '../plan/compose';
 import { testBasis, testSession } from '../plan/plan.fixture';
 import { dayOf, isoOf } from '../quantity/days';
 import type { Block, Scheduled } from './block';
+import { testWish } from './block.fixture';
 import { blockPlanOf } from './block-plan';
 import type { CoursePlan } from './course-plan';
 import type { OnDay } from './on-day';
@@ -65,23 +66,7 @@ describe('the calendar of a team (CRS-5)', () => {
   };
   const plans = [blockPlanOf(coursePlan, plan, testBasis().library)];
   const block: Block = {
-    wish: {
-      startsOn: '2026-05-04',
-      weeks: 4,
-      lines: [
-        {
-          coursePlanId: 'lower',
-          perWeek: 2,
-          timesADay: 1,
-          available: [0, 1, 2, 3, 4],
-          onHeavyDays: 'apart',
-        },
-      ],
-      heavy: [],
-      deload: null,
-      season: [game('2026-05-06', { id: 'cup' })],
-      atTime: '17:30',
-    },
+    wish: testWish({ season: [game('2026-05-06', { id: 'cup' })] }, { available: [0, 1, 2, 3, 4] }),
     sessions: [4, 7, 11, 14, 18, 21, 25, 28].map((day) => ({
       day: `2026-05-${String(day).padStart(2, '0')}`,
       coursePlanId: 'lower',

@@ -35,6 +35,7 @@ export function whatReviewAsks(
 ): ReviewAsks | null {
   const session = lastOf(prescribed, facts);
   if (!session) return null;
+  const asked = { prescribed, session, facts, kit, role, nowMs };
   const review = reviewOfCourse(prescribed, facts, kit.weightKits, nowMs);
   // Sessions of earlier releases do not say what was done: they are answered, and what was answered makes a version.
   if (
@@ -43,27 +44,13 @@ export function whatReviewAsks(
     session.reviewed
   )
     return session.answered.some((change) => Object.keys(change).length > 0)
-      ? versionBeyond(session.answered, choicesOf(prescribed.plan), {
-          prescribed,
-          session,
-          facts,
-          kit,
-          role,
-          nowMs,
-        })
+      ? versionBeyond(session.answered, choicesOf(prescribed.plan), asked)
       : null;
   if (review?.session.id !== session.id) return asksBefore(session);
   if (review.exercises.some((one) => one?.asks)) return { kind: 'answer', session };
   const beyond = review.exercises.map((one) => (one?.leavesBounds ? one.change : undefined));
   return beyond.some((change) => change !== undefined)
-    ? versionBeyond(beyond, courseToday(prescribed, facts, kit, nowMs, { keepsBack: true }).day.whole, {
-        prescribed,
-        session,
-        facts,
-        kit,
-        role,
-        nowMs,
-      })
+    ? versionBeyond(beyond, courseToday(prescribed, facts, kit, nowMs, { keepsBack: true }).day.whole, asked)
     : null;
 }
 
