@@ -8,7 +8,7 @@ import { testWish } from './block.fixture';
 import { blockPlanOf } from './block-plan';
 import type { CoursePlan } from './course-plan';
 import type { OnDay } from './on-day';
-import { heavyOn, keptFree, postponed, rescheduled, type SeasonDay } from './season';
+import { heavyOn, keptFree, postponed, rescheduled, type SeasonDay, seasonDaySchema } from './season';
 import { withSessionIds } from './session-ids';
 import { withSeason } from './with-season';
 
@@ -39,6 +39,17 @@ describe('a day of the calendar (CRS-5)', () => {
       toDay: '2026-06-08',
     });
     expect(postponed(game('2026-05-30'), -1)).not.toHaveProperty('toDay');
+  });
+
+  it('ends after it begins, and within 120 days', () => {
+    const isTaken = (toDay: string) => seasonDaySchema.safeParse(game('2026-05-09', { toDay })).success;
+    expect(['2026-05-08', '2026-05-09', '2026-09-05', '2026-09-06', '9999-12-31'].map(isTaken)).toEqual([
+      false,
+      true,
+      true,
+      false,
+      false,
+    ]);
   });
 
   it('says which session went where because of it, and leaves what moved for another reason', () => {

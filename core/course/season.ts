@@ -7,17 +7,24 @@ import type { OnDay } from './on-day';
 export const seasonKindSchema = z.enum(['game', 'journey', 'sore', 'heavy', 'off']);
 export type SeasonKind = z.infer<typeof seasonKindSchema>;
 
+const MOST_DAYS = 120;
+
 /** A game, a journey, a sore day: a dated thing that sessions keep away from; it can be moved or postponed (rule CRS-5). */
-export const seasonDaySchema = z.object({
-  id: z.string().min(1).max(64),
-  kind: seasonKindSchema,
-  day: isoDaySchema,
-  /** The last day of it, where it takes several. */
-  toDay: isoDaySchema.optional(),
-  title: z.string().trim().max(80, msg('At most 80 characters.')),
-  /** Before a game: sessions may fall on the day before, as is wished. */
-  dayBeforeToo: z.literal(true).optional(),
-});
+export const seasonDaySchema = z
+  .object({
+    id: z.string().min(1).max(64),
+    kind: seasonKindSchema,
+    day: isoDaySchema,
+    /** The last day of it, where it takes several. */
+    toDay: isoDaySchema.optional(),
+    title: z.string().trim().max(80, msg('At most 80 characters.')),
+    /** Before a game: sessions may fall on the day before, as is wished. */
+    dayBeforeToo: z.literal(true).optional(),
+  })
+  .refine(({ day, toDay = day }) => toDay >= day && dayOf(toDay) - dayOf(day) < MOST_DAYS, {
+    path: ['toDay'],
+    message: msg('At most 120 days, the last not before the first.').message,
+  });
 export type SeasonDay = z.infer<typeof seasonDaySchema>;
 
 export const SEASON_LABELS: Record<SeasonKind, Message> = {
@@ -31,11 +38,12 @@ export const SEASON_LABELS: Record<SeasonKind, Message> = {
 /** What a day of the calendar is called: its own title, else its kind. */
 export const seasonName = ({ title, kind }: SeasonDay): Text => (title === '' ? SEASON_LABELS[kind] : title);
 
-const lengthOf = ({ day, toDay }: SeasonDay): number => Math.max(0, dayOf(toDay ?? day) - dayOf(day));
-
 /** The days it takes. */
 export const daysOf = (one: SeasonDay): Day[] =>
-  Array.from({ length: lengthOf(one) + 1 }, (_, ahead) => dayOf(one.day) + ahead);
+  Array.from(
+    { length: dayOf(one.toDay ?? one.day) - dayOf(one.day) + 1 },
+    (_, ahead) => dayOf(one.day) + ahead,
+  );
 
 /** Days on which no session falls because of it: its own, and the one before a game unless that is wished; none of heavy training. */
 export function keptFree(one: SeasonDay): Day[] {

@@ -112,11 +112,22 @@ function SeasonLine({
 function NewSeasonDay({ add }: { add: (one: SeasonDay) => void }) {
   const [kind, setKind] = useState<SeasonKind>('game');
   const [day, setDay] = useState('');
+  const [toDay, setToDay] = useState('');
   const [title, setTitle] = useState('');
+  const isLonger = kind !== 'game' && toDay !== '';
+  const isBackwards = isLonger && toDay < day;
   return (
     <div className="space-y-2 pt-2">
       <Picker label={t`Kind of day`} value={kind} options={KINDS} onChange={setKind} />
       <DateField label={t`Date`} value={day} onChange={setDay} />
+      {kind !== 'game' && (
+        <DateField
+          label={t`Until, if longer`}
+          value={toDay}
+          onChange={setToDay}
+          error={isBackwards ? t`Choose a day after the first.` : undefined}
+        />
+      )}
       <Field
         label={t`Name of the day`}
         autoComplete="off"
@@ -125,8 +136,16 @@ function NewSeasonDay({ add }: { add: (one: SeasonDay) => void }) {
         onChange={({ target }) => setTitle(target.value)}
       />
       <Button
-        disabled={day === ''}
-        onClick={() => add({ id: crypto.randomUUID(), kind, day, title: title.trim() })}
+        disabled={day === '' || isBackwards}
+        onClick={() =>
+          add({
+            id: crypto.randomUUID(),
+            kind,
+            day,
+            title: title.trim(),
+            ...(isLonger ? { toDay } : {}),
+          })
+        }
       >
         {t`Add to the calendar`}
       </Button>
