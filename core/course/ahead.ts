@@ -2,10 +2,10 @@ import type { Basis } from '../plan/basis';
 import { type Composed, composeSession } from '../plan/compose';
 import type { Plan } from '../plan/plan';
 import type { Day } from '../quantity/days';
-import { MS_PER_DAY } from '../quantity/units';
 import { openedAt } from '../review/opened';
-import { kindsMoved } from '../review/summary';
+import { workedIn } from '../review/summary';
 import type { CourseRecord } from './course-record';
+import { doneOn, openedOn } from './lived';
 import { type DaySession, sessionOn } from './session-on';
 
 /** A day to come: what it asks for if every session before it is tolerated, and what that comes to. */
@@ -29,19 +29,9 @@ export function daysAhead(plan: Plan, record: CourseRecord, days: readonly Day[]
     const key = JSON.stringify(of.session.exercises);
     const made = composed.get(key) ?? composeSession(of.session, record.basis);
     composed.set(key, made);
-    const worked = made.plan.exercises.map(({ exerciseId, mode, limbs }) => ({
-      exerciseId,
-      mode,
-      limbs: limbs.map(({ limb }) => limb),
-    }));
-    opened.push({
-      day,
-      tolerated: true,
-      exercises: openedAt(made.plan).map((figures) => ({ ...figures, isBegun: true })),
-      ...(of.deloadPercent === null ? {} : { wasDeload: true as const }),
-    });
+    opened.push(openedOn(day, openedAt(made.plan), true, of));
     trainedDays.push(day);
-    done.push({ atMs: day * MS_PER_DAY, day, tolerated: true, worked, kinds: kindsMoved(worked) });
+    done.push(doneOn(day, made.plan.exercises.map(workedIn), true));
     advices = [];
     return { day, of, plan: made.plan };
   });

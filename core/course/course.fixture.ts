@@ -1,6 +1,5 @@
 import { msg } from '../message/message';
 import type { Basis } from '../plan/basis';
-import type { SessionChoice } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import type { Plan } from '../plan/plan';
 import { testBasis } from '../plan/plan.fixture';
@@ -8,8 +7,9 @@ import type { Day } from '../quantity/days';
 import { MS_PER_DAY } from '../quantity/units';
 import type { Change } from '../review/change';
 import { openedAt } from '../review/opened';
-import { kindsMoved } from '../review/summary';
+import { workedIn } from '../review/summary';
 import type { CourseRecord, OpenedSession } from './course-record';
+import { doneOn, openedOn } from './lived';
 import { type DayChoices, type DaySession, sessionOn } from './session-on';
 
 /** How a session of a simulated course went. */
@@ -54,24 +54,10 @@ export class LivedCourse {
   /** Opens what the day asks for, and does it. */
   live(day: Day, { tolerated = true, changes = [], ...lived }: Lived = {}, choices?: DayChoices): Plan {
     const { session, deloadPercent } = this.on(day, choices);
-    const { plan } = compose(session, this.recordOn(day).basis);
-    const exercises = openedAt(plan).map((opened) => ({ ...opened, isBegun: true }));
-    const worked = plan.exercises.map(({ exerciseId, mode, limbs }) => ({
-      exerciseId,
-      mode,
-      limbs: limbs.map(({ limb }) => limb),
-    }));
-    this.opened.push({
-      day,
-      tolerated,
-      exercises,
-      ...lived,
-      ...(deloadPercent === null ? {} : { wasDeload: true as const }),
-    });
-    this.done.push({ atMs: day * MS_PER_DAY, day, tolerated, worked, kinds: kindsMoved(worked) });
+    const { plan } = composeSession(session, this.recordOn(day).basis);
+    this.opened.push({ ...openedOn(day, openedAt(plan), tolerated, { deloadPercent }), ...lived });
+    this.done.push(doneOn(day, plan.exercises.map(workedIn), tolerated));
     this.changes = changes;
     return plan;
   }
 }
-
-const compose = (session: SessionChoice, basis: Basis) => composeSession(session, basis);

@@ -18,7 +18,7 @@ import { MS_PER_DAY, MS_PER_MINUTE } from '../quantity/units';
 import { type OpenedFigures, openedAt } from '../review/opened';
 import type { Reading } from '../review/reading';
 import { readingsOf, recommendFrom } from '../review/review';
-import { kindsMoved, summaryOf } from '../review/summary';
+import { isTolerable, summaryOf, type Worked } from '../review/summary';
 import { RULES } from '../rules/catalogue';
 import { amountDone, type EnteredSession, enteredEvents } from '../session/entered';
 import type { SessionEvent } from '../session/events';
@@ -26,6 +26,7 @@ import { fold } from '../session/fold';
 import { type Log, mergeLogs } from '../session/log';
 import { normal, type Random, seededRandom } from '../simulation/random';
 import type { CourseRecord, OpenedSession } from './course-record';
+import { doneOn, openedOn } from './lived';
 import type { OnDay } from './on-day';
 import { type ReviewedSession, reviewInCourse } from './review-course';
 import { sessionOn } from './session-on';
@@ -136,16 +137,11 @@ class Life {
       answer: null,
     }));
     const tolerated = exercises.every(
-      ({ reading }) => !reading || !NOT_TOLERATED.includes(recommendFrom(reading, null, UNBOUNDED).rule),
+      ({ reading }) => !reading || isTolerable(recommendFrom(reading, null, UNBOUNDED).rule),
     );
-    this.opened.push({
-      day,
-      tolerated,
-      exercises: ready.opened.map((figures) => ({ ...figures, isBegun: true })),
-      ...(of.deloadPercent === null ? {} : { wasDeload: true as const }),
-    });
+    this.opened.push(openedOn(day, ready.opened, tolerated, of));
     this.trainedDays.push(day);
-    done.push({ atMs: day * MS_PER_DAY, day, tolerated, worked: ready.worked, kinds: ready.kinds });
+    done.push(doneOn(day, ready.worked, tolerated));
     this.reviewed.unshift({ exercises, painBefore: null });
     this.advices = reviewInCourse(plan, this.reviewed, {
       done,
@@ -171,7 +167,6 @@ class Life {
   }
 }
 
-const NOT_TOLERATED = ['REV-1', 'REV-2', 'REV-3'];
 const UNBOUNDED = { painBefore: null, capPercentLop: null, rampPercentLop: null, kits: [], heavyWork: [] };
 
 /**
@@ -195,8 +190,7 @@ type Prepared = {
   minutes: number;
   opened: OpenedFigures[];
   readings: (Reading | null)[];
-  worked: SessionDone['worked'];
-  kinds: SessionDone['kinds'];
+  worked: Worked[];
 };
 
 function preparedFrom(plan: Plan, { library }: Pick<Basis, 'library'>): Prepared {
@@ -214,7 +208,6 @@ function preparedFrom(plan: Plan, { library }: Pick<Basis, 'library'>): Prepared
     })),
   };
   const state = fold(plan, logOf(enteredEvents(plan, asPlanned, 0), 0));
-  const { worked } = summaryOf(plan, state, null);
   return {
     plan,
     timeline,
@@ -223,8 +216,7 @@ function preparedFrom(plan: Plan, { library }: Pick<Basis, 'library'>): Prepared
     minutes: doseOf(timeline).occludedMs / MS_PER_MINUTE,
     opened: openedAt(plan),
     readings: readingsOf({ plan, state }),
-    worked,
-    kinds: kindsMoved(worked),
+    worked: summaryOf(plan, state, null).worked,
   };
 }
 

@@ -1,11 +1,12 @@
 import { doseOf, type LimbDose } from '../plan/dose';
-import type { Plan } from '../plan/plan';
+import type { Plan, PlannedExercise } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
 import { trains, type WorkMode } from '../protocol/work-mode';
 import { isEqual } from '../quantity/is-equal';
 import { type Limb, type LimbKind, limbKind } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
+import type { RuleId } from '../rules/catalogue';
 import type { FollowUp } from '../session/events';
 import { liveTimeline } from '../session/live-timeline';
 import { SIGNS } from '../session/signs';
@@ -24,6 +25,17 @@ export type Worked = {
   /** What it was planned at then, in mmHg; not said by sessions of earlier releases. */
   arbitraryMmHg?: number | undefined;
 };
+
+/** An exercise as it is worked, once a set of it is begun. */
+export function workedIn({ exerciseId, mode, limbs }: PlannedExercise): Worked {
+  const chosenMmHg = limbs.flatMap((one) => (one.kind === 'arbitrary' ? [one.pressure.value] : []));
+  return {
+    exerciseId,
+    mode,
+    limbs: limbs.map(({ limb }) => limb),
+    ...(chosenMmHg.length > 0 ? { arbitrary: true, arbitraryMmHg: Math.max(...chosenMmHg) } : {}),
+  };
+}
 
 /** Kinds of limbs that moved, for the ramp and for how often (rules PRS-4, PRO-3). */
 export const kindsMoved = (worked: readonly Worked[]): LimbKind[] => [
@@ -92,7 +104,11 @@ export function withFormer(
   return kept.length === 0 ? made : { ...made, former: kept };
 }
 
-const NOT_TOLERATED = ['REV-1', 'REV-2', 'REV-3'];
+const NOT_TOLERATED: readonly RuleId[] = ['REV-1', 'REV-2', 'REV-3'];
+
+/** Whether a session was tolerated as far as the rule goes that answers to an exercise (rule PRS-4). */
+export const isTolerable = (rule: RuleId): boolean => !NOT_TOLERATED.includes(rule);
+
 const STEPS_DOWN = ['REV-1', 'REV-2'];
 
 const givenTo = ({ limb, totalOcclusionMs, relativePressureTimePercentLopMin }: LimbDose) => ({
@@ -147,14 +163,9 @@ export function summaryOf(plan: Plan, state: SessionState, painBefore: number | 
   return {
     worked: places.flatMap((place) => {
       const exercise = plan.exercises[place];
-      if (!exercise) return [];
-      const { exerciseId, mode, limbs } = exercise;
-      const chosenMmHg = limbs.flatMap((one) => (one.kind === 'arbitrary' ? [one.pressure.value] : []));
-      const arbitrary =
-        chosenMmHg.length > 0 ? { arbitrary: true as const, arbitraryMmHg: Math.max(...chosenMmHg) } : {};
-      return [{ exerciseId, mode, limbs: limbs.map(({ limb }) => limb), ...arbitrary }];
+      return exercise ? [workedIn(exercise)] : [];
     }),
-    tolerated: !discomfort && rules.every(({ rule }) => !NOT_TOLERATED.includes(rule)),
+    tolerated: !discomfort && rules.every(({ rule }) => isTolerable(rule)),
     stepsDown: [
       ...new Set(
         rules
