@@ -1,7 +1,7 @@
 import { v5 as uuidFrom } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
-import { type BlockWish, limbsName, placeBlock, simulatedSession } from '#core/course';
+import { type BlockWish, limbsName, placeBlock, scheduledOn, simulatedSession } from '#core/course';
 import type { Trainee } from '#core/forecast';
 import { limbsFor, measureBook, measureOf, type Taken } from '#core/outcomes';
 import { draftSession } from '#core/plan';
@@ -298,7 +298,7 @@ function blockOf({ name, perWeek }: Course, { facts }: ClientRecord, nowMs: numb
     atTime: AT_TIMES[name.length % AT_TIMES.length] ?? '17:30',
   };
   const { sessions } = placeBlock(wish, plans);
-  return { wish, sessions: sessions.map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId })) };
+  return { wish, sessions: scheduledOn(sessions) };
 }
 
 const AT_TIMES = ['17:30', '08:00', '12:15'];

@@ -4,7 +4,7 @@ import { v5 as uuidFrom } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import type { NewPrescription } from '#contract/prescription';
 import type { SessionView } from '#contract/session';
-import { limbsName, placeBlock } from '#core/course';
+import { limbsName, placeBlock, scheduledOn } from '#core/course';
 import { draftSession } from '#core/plan';
 import { dayAt, isoOf, newest } from '#core/quantity';
 import { basisOf, blockPlansOf, type ClientFacts, plansInForce } from '#core/record';
@@ -205,7 +205,7 @@ async function play(
       const sessions = placeBlock(wish, plans).sessions;
       return post(`${base}/blocks`, {
         wish,
-        sessions: sessions.map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId })),
+        sessions: scheduledOn(sessions),
       });
     }
     case 'confirm': {

@@ -1,6 +1,6 @@
 import type { NewBlock } from '#contract/block';
 import type { ClientRecord } from '#contract/client';
-import { placeBlock } from '#core/course';
+import { placeBlock, scheduledOn } from '#core/course';
 import { isoOf } from '#core/quantity';
 import { blockPlansOf } from '#core/record';
 import { DAY_MS } from './api.fixture';
@@ -26,6 +26,6 @@ export function blockFor(
   const { sessions } = placeBlock(wish, blockPlansOf(facts));
   return {
     wish,
-    sessions: sessions.map(({ day, coursePlanId: id }) => ({ day: isoOf(day), coursePlanId: id })),
+    sessions: scheduledOn(sessions),
   };
 }

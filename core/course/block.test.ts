@@ -10,7 +10,15 @@ import { limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { checkHowOften } from '../record/how-often';
 import { openedAt } from '../review/opened';
-import { type Block, type BlockLine, type BlockWish, blockSchema, blockWishSchema, onDays } from './block';
+import {
+  type Block,
+  type BlockLine,
+  type BlockWish,
+  blockSchema,
+  blockWishSchema,
+  onDays,
+  scheduledOn,
+} from './block';
 import { blockPlanOf } from './block-plan';
 import { type MeantDay, weeksOf } from './block-weeks';
 import { checkBlock } from './check-block';
@@ -78,7 +86,7 @@ const wishOf = (lines: BlockLine[], changes: Partial<BlockWish> = {}): BlockWish
 });
 const blockOf = (wish: BlockWish, sessions: readonly OnDay[] = placeBlock(wish, PLANS).sessions): Block => ({
   wish,
-  sessions: sessions.map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId })),
+  sessions: scheduledOn(sessions),
 });
 const on = (...days: [number, string][]): OnDay[] =>
   days.map(([day, coursePlanId]) => ({ day: MONDAY + day, coursePlanId }));

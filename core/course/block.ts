@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { msg } from '../message/message';
 import { deloadSchema } from '../plan/movement';
-import { dayOf, isoDaySchema, weekdaySchema } from '../quantity/days';
+import { dayOf, isoDaySchema, isoOf, weekdaySchema } from '../quantity/days';
 import type { OnDay } from './on-day';
 import { seasonDaySchema } from './season';
 
@@ -69,6 +69,10 @@ export const blockSchema = z.object({
   sessions: z.array(scheduledSchema).min(1, msg('Place a session.')).max(400, msg('At most 400 sessions.')),
 });
 export type Block = z.infer<typeof blockSchema>;
+
+/** Sessions as a block keeps them, by their ISO day. */
+export const scheduledOn = (sessions: readonly OnDay[]): Scheduled[] =>
+  sessions.map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId }));
 
 /** The sessions of a block by their day. */
 export const onDays = ({ sessions }: Pick<Block, 'sessions'>): OnDay[] =>

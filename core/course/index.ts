@@ -7,6 +7,7 @@ export {
   blockWishSchema,
   onDays,
   type Scheduled,
+  scheduledOn,
 } from './block';
 export type { BlockPlan } from './block-plan';
 export { BLOCK_STARTS, type BlockStartId, startBlock } from './block-starts';

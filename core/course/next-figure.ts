@@ -1,19 +1,17 @@
-import { targetLoad } from '../load/target-load';
-import type { WeightKit } from '../load/weight-kit';
 import { type Message, msg, type Text } from '../message/message';
 import { pressureInForce } from '../occlusion-pressure/in-force';
 import type { ExerciseChoice } from '../plan/choices';
 import { MOST_A_WEEK } from '../plan/figure-ids';
 import type { Plan } from '../plan/plan';
 import { rampLevel, weekOf } from '../pressure/ramp';
-import { percentOf } from '../pressure/target-pressure';
+import { percentOf, shareMmHg } from '../pressure/target-pressure';
 import type { Day } from '../quantity/days';
 import { limbKind } from '../quantity/limb';
-import { roundDownToDivision, tidy } from '../quantity/rounding';
-import { percentSteps } from '../review/carry-over';
+import { tidy } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 import type { CourseRecord } from './course-record';
 import { changedOn, type Figure } from './figure';
+import { type Lifted, liftedWith, madeKg, stepped } from './lifted';
 
 /** What a figure would be next, and why; since when it waits for it. A setback is a step back or a lay-off. */
 export type NextFigure = {
@@ -85,24 +83,17 @@ const stepOf = ({ movement, figure }: Figure): number =>
 
 /** A share of 1RM so many steps of the kit away. */
 function loadSteps(percent: number, steps: number, context: FigureContext): number {
-  const lifted = liftedWith(context);
-  return lifted ? percentSteps(percent, { ...lifted, madeKg: madeOf(percent, lifted) }, steps) : percent;
+  const lifted = liftedIn(context);
+  return lifted ? stepped(percent, steps, lifted) : percent;
 }
 
-/** The 1RM and the kit an exercise is lifted with. */
-function liftedWith({ plan, exerciseIndex, record }: FigureContext) {
-  const load = plan.exercises[exerciseIndex]?.load;
-  const kit = record.basis.weightKits.find(({ id }) => load?.kind === 'weighed' && id === load.weightKitId);
-  return load?.kind === 'weighed' && kit ? { oneRepMaxKg: load.oneRepMax.value, kit } : null;
-}
-
-const madeOf = (percent: number, { oneRepMaxKg, kit }: { oneRepMaxKg: number; kit: WeightKit }): number =>
-  targetLoad(oneRepMaxKg, percent, kit).load.value;
+const liftedIn = ({ plan, exerciseIndex, record }: FigureContext): Lifted | null =>
+  liftedWith(plan.exercises[exerciseIndex]?.load, record.basis.weightKits);
 
 /** Whether a higher figure is more for the person: of a share of 1RM, whether the kit makes more of it. */
 function isHeavier({ figure, last }: Figure, to: number, context: FigureContext): boolean {
-  const lifted = figure === 'percent-1rm' ? liftedWith(context) : null;
-  return !lifted || madeOf(to, lifted) > madeOf(last, lifted);
+  const lifted = figure === 'percent-1rm' ? liftedIn(context) : null;
+  return !lifted || madeKg(to, lifted) > madeKg(last, lifted);
 }
 
 /** One bad session lowers by its review's step, whatever the movement (rule CRS-3). */
@@ -201,7 +192,7 @@ function byDay(figure: Figure, { record, day, choice }: FigureContext): ReturnTy
   const yesterday = record.opened.filter((session) => session.day === before.day);
   if (!yesterday.every(({ tolerated }) => tolerated)) return null;
   const lopMmHg = lop.pressure.value;
-  const mostMmHg = roundDownToDivision(tidy((lopMmHg * movement.to) / 100), lop.divisionMmHg);
+  const mostMmHg = shareMmHg(lopMmHg, movement.to, lop.divisionMmHg);
   const toMmHg = Math.min(mostMmHg, before.pressureMmHg + reEntryMmHg.aDay);
   const days = new Set(past.map((one) => one.day)).size;
   return {

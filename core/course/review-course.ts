@@ -1,4 +1,3 @@
-import { targetLoad } from '../load/target-load';
 import type { WeightKit } from '../load/weight-kit';
 import { type Message, msg, sentences } from '../message/message';
 import { exerciseChoiceOf } from '../plan/choices-of';
@@ -8,7 +7,6 @@ import type { Plan, PlannedExercise } from '../plan/plan';
 import { type RampSession, rampLevel } from '../pressure/ramp';
 import type { Day } from '../quantity/days';
 import { limbKind } from '../quantity/limb';
-import { percentSteps } from '../review/carry-over';
 import { type Change, changeWords } from '../review/change';
 import type { Bounds } from '../review/done';
 import type { OpenedExercise, OpenedFigures } from '../review/opened';
@@ -16,6 +14,7 @@ import type { Reading } from '../review/reading';
 import { isSameWork, type Recommendation, recommendFrom } from '../review/review';
 import { boundOfShare, leastOf } from '../review/review-each';
 import { capOn, type Limits } from '../screening/clearance';
+import { liftedWith, madeKg, stepped } from './lifted';
 
 /** What the last session of a plan says for an exercise: the change, and whether it moves by itself or asks (rule REV-10). */
 export type ExerciseReview = {
@@ -106,13 +105,10 @@ function leavesBounds(
     return true;
   const asked = figures['percent-1rm'];
   if (loadSteps <= 0 || asked === undefined || signed.load.kind !== 'weighed') return false;
-  const { oneRepMax, weightKitId, percentOneRepMax } = signed.load;
-  const kit = kits.find(({ id }) => id === weightKitId);
-  if (!kit) return false;
-  const oneRepMaxKg = oneRepMax.value;
-  const made = (percent: number) => targetLoad(oneRepMaxKg, percent, kit).load.value;
-  const next = percentSteps(asked, { oneRepMaxKg, madeKg: made(asked), kit }, loadSteps);
-  return made(next) > made(Math.max(percentOneRepMax, movementOf(signed, 'load')?.to ?? 0));
+  const lifted = liftedWith(signed.load, kits);
+  if (!lifted) return false;
+  const mostPercent = Math.max(signed.load.percentOneRepMax, movementOf(signed, 'load')?.to ?? 0);
+  return madeKg(stepped(asked, loadSteps, lifted), lifted) > madeKg(mostPercent, lifted);
 }
 
 /** What one session says of an exercise, bounded by the caps and the ramp in force, and by what was signed (rule CRS-4). */

@@ -1,5 +1,5 @@
-import { type Day, dayOf, isoOf } from '../quantity/days';
-import { type Block, onDays } from './block';
+import { type Day, dayOf } from '../quantity/days';
+import { type Block, onDays, scheduledOn } from './block';
 import type { BlockPlan } from './block-plan';
 import { placeBlock } from './place-block';
 import type { Unmet } from './place-sessions';
@@ -28,10 +28,7 @@ export function withSeason(
   const before = onDays(block);
   const { sessions, unmet } = placeBlock(wish, plans, { fromDay: Math.max(today, startDay), before });
   return {
-    block: {
-      wish,
-      sessions: sessions.map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId })),
-    },
+    block: { wish, sessions: scheduledOn(sessions) },
     moved: rescheduled(before, sessions, season),
     unmet,
   };

@@ -7,6 +7,7 @@ import { expectedOcclusionPressureMmHg } from '../occlusion-pressure/plausibilit
 import { arbitraryLevelMmHg, checkArbitrary } from '../pressure/arbitrary';
 import { checkExercisePercent, checkPassivePercent, checkPosition } from '../pressure/check-pressure';
 import { rampLevel } from '../pressure/ramp';
+import { shareMmHg } from '../pressure/target-pressure';
 import { PROTOCOLS } from '../protocol/data/protocols';
 import type { SchoolId } from '../protocol/schools';
 import {
@@ -18,7 +19,6 @@ import {
   type Position,
   uprightness,
 } from '../quantity/limb';
-import { roundDownToDivision, tidy } from '../quantity/rounding';
 import { type Basis, isPostOperativeWork, type Resolved } from './basis';
 
 /** What the rules find about one limb under a measured cuff: its pressure, its position, its cuff, its age. */
@@ -172,7 +172,7 @@ const checkCuff = (
 
 /** A share that the gauge rounds down to nothing is no work under a cuff (rule PRS-1). */
 function checkHeld(percentLop: number, { pressure, divisionMmHg }: OcclusionFact): Finding[] {
-  if (roundDownToDivision(tidy((pressure.value * percentLop) / 100), divisionMmHg) > 0) return [];
+  if (shareMmHg(pressure.value, percentLop, divisionMmHg) > 0) return [];
   return [
     {
       rule: 'PRS-1',

@@ -4,7 +4,7 @@ import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
 import { mayBeArbitrary } from '../pressure/arbitrary';
 import { mostPercentLop } from '../pressure/most-percent-lop';
 import { passiveReEntryMmHg, proposedPercent, rampLevel } from '../pressure/ramp';
-import { percentOf } from '../pressure/target-pressure';
+import { percentOf, shareMmHg } from '../pressure/target-pressure';
 import { PROTOCOLS } from '../protocol/data/protocols';
 import { SCHOOLS } from '../protocol/data/schools';
 import type { Exercise } from '../protocol/exercise';
@@ -13,7 +13,7 @@ import type { SchoolId } from '../protocol/schools';
 import type { WorkMode } from '../protocol/work-mode';
 import { type Limb, limbKind, POSITIONS, type Position } from '../quantity/limb';
 import { newest } from '../quantity/newest';
-import { roundDownToDivision, tidy } from '../quantity/rounding';
+import { roundDownToDivision } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
 import { type Basis, isPostOperativeWork } from './basis';
 import { withoutLop } from './check-limb';
@@ -118,7 +118,7 @@ function reEntryPercent(
   basis: Basis,
 ): number {
   if (!isPostOperativeWork([limb], basis)) return wanted;
-  const trainingMmHg = roundDownToDivision(tidy((pressure.value * wanted) / 100), divisionMmHg);
+  const trainingMmHg = shareMmHg(pressure.value, wanted, divisionMmHg);
   const mmHg = passiveReEntryMmHg(trainingMmHg, passiveDays(limb, basis));
   if (mmHg >= trainingMmHg) return wanted;
   return percentOf(Math.max(divisionMmHg, roundDownToDivision(mmHg, divisionMmHg)), pressure.value);

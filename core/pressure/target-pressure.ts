@@ -26,6 +26,13 @@ export const highestTargetMmHg = (
 ): number => roundDownToDivision(Math.max(0, value - uncertainty - gaugeDivisionMmHg / 2), gaugeDivisionMmHg);
 
 /**
+ * What a share of a measured pressure comes to, rounded down to the division, in mmHg (rule PRS-1).
+ * @example shareMmHg(156.5, 60, 2) //=> 92
+ */
+export const shareMmHg = (lopMmHg: number, percentLop: number, divisionMmHg: number): number =>
+  roundDownToDivision(tidy((lopMmHg * percentLop) / 100), divisionMmHg);
+
+/**
  * Cuff pressure for a share of the limb occlusion pressure (rules PRS-1, PRS-3).
  * @param percentLop intended share, in % of LOP
  * @param gaugeDivisionMmHg smallest division of the gauge, in mmHg

@@ -6,7 +6,7 @@ import { composeSession, UnknownChoice } from '../plan/compose';
 import { moveWords } from '../plan/move';
 import type { Deload } from '../plan/movement';
 import type { Plan } from '../plan/plan';
-import { dayAt, dayOf } from '../quantity/days';
+import { type Day, dayAt, dayOf } from '../quantity/days';
 import { newest, newestBy } from '../quantity/newest';
 import { draftFrom } from '../review/next-session';
 import { basisOf } from './basis';
@@ -59,17 +59,21 @@ export function courseRecordOf(
         ? { change: one.change, reason: one.advice.reason, rule: one.advice.rule }
         : undefined;
     }),
-    trainedDays: facts.sessions
-      .filter(
-        ({ coursePlanId, worked, startedAtMs }) =>
-          coursePlanId === prescription.coursePlanId && worked.length > 0 && startedAtMs <= nowMs,
-      )
-      .map(({ startedAtMs }) => day(startedAtMs)),
+    trainedDays: trainedDaysOf(prescription.coursePlanId, facts, nowMs),
     deload: deloadOfBlock(facts, prescription.coursePlanId, day(nowMs)),
     passed: prescription.guards,
   };
   return { record, review };
 }
+
+/** Days on which a plan was trained, whichever version. */
+const trainedDaysOf = (coursePlanId: string, facts: ClientFacts, nowMs: number): Day[] =>
+  facts.sessions
+    .filter(
+      (session) =>
+        session.coursePlanId === coursePlanId && session.worked.length > 0 && session.startedAtMs <= nowMs,
+    )
+    .map(({ startedAtMs }) => dayAt(startedAtMs, facts.zoneOffsetMs));
 
 /** Deload weeks that the block which schedules a plan asks for; null where it asks for none, or is over. */
 function deloadOfBlock(
@@ -116,9 +120,7 @@ export const recordOfDraft = (
   basis,
   opened: [],
   advices: [],
-  trainedDays: facts.sessions
-    .filter((session) => session.coursePlanId === coursePlanId && session.worked.length > 0)
-    .map(({ startedAtMs }) => dayAt(startedAtMs, facts.zoneOffsetMs)),
+  trainedDays: coursePlanId === null ? [] : trainedDaysOf(coursePlanId, facts, basis.nowMs),
   deload: coursePlanId === null ? null : deloadOfBlock(facts, coursePlanId, basis.today),
   passed: [],
 });

@@ -16,9 +16,9 @@ import { type Move, moveWords } from '../plan/move';
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { type LimbTarget, type MeasuredTarget, measuredLimbs } from '../plan/target';
 import { checkDailyExposure } from '../pressure/cycles';
+import { shareMmHg } from '../pressure/target-pressure';
 import { isEqual } from '../quantity/is-equal';
 import { LIMB_NAMES } from '../quantity/limb';
-import { roundDownToDivision, tidy } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 import { serve, sideOf } from '../strength/in-force';
 import { checkToday } from './check-today';
@@ -270,7 +270,7 @@ function targetChange(
 
 /** The pressure a share of a measured LOP comes to, in mmHg. */
 const atShareOf = ({ occlusion, divisionMmHg }: MeasuredTarget, percentLop: number): number =>
-  roundDownToDivision(tidy((occlusion.value * percentLop) / 100), divisionMmHg);
+  shareMmHg(occlusion.value, percentLop, divisionMmHg);
 
 const { asksFromPercent } = RULES['PRS-8'].figures;
 

@@ -17,6 +17,7 @@ import {
   type Running,
   rescheduled,
   type Scheduled,
+  scheduledOn,
   startBlock,
   type Unmet,
   weeksOf,
@@ -67,8 +68,7 @@ export function useBlock(client: ClientRecord, practice: PracticeView): BlockSta
     placeholderData: (before) => before,
     staleTime: Number.POSITIVE_INFINITY,
   });
-  const sessions =
-    byHand ?? placed?.sessions.map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId })) ?? [];
+  const sessions = byHand ?? scheduledOn(placed?.sessions ?? []);
   const block: Block = { wish, sessions };
   const isKept = kept !== undefined && isSame(block, kept);
   const entries = problem ? [] : followBlock(block, plans, sessionsByDay(facts), today);
