@@ -1,4 +1,5 @@
 import type { Message } from '../message/message';
+import type { Rung } from '../protocol/exercise';
 import type { TempoId } from '../protocol/tempo';
 import type { Limb, Position } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
@@ -17,7 +18,9 @@ export type Fix =
   | { set: 'limbs'; to: 'one' }
   | { set: 'inForce'; to: 'pressure' | 'test' }
   /** Up to where a figure moves (rule CRS-1). */
-  | { set: 'bound'; figure: string; to: number };
+  | { set: 'bound'; figure: string; to: number }
+  /** Work of a rung that is signed ahead (rule PRO-5). */
+  | { set: 'rung'; to: 'leave-out'; rung: Rung };
 
 /**
  * What a check found. `hard` cannot be passed by anyone; `guard` needs a clinician and a reason;

@@ -35,13 +35,17 @@ export function applyFix(
     const kept = session.exercises.filter((_, place) => !mine(place));
     return keepSupersets(session.exercises, { ...session, exercises: kept });
   }
+  if (fix.set === 'rung') {
+    const others = session.rungs?.others.filter(({ rung }) => rung !== fix.rung) ?? [];
+    return session.rungs ? { ...session, rungs: { ...session.rungs, others } } : session;
+  }
   return {
     ...session,
     exercises: session.exercises.map((choice, place) => (mine(place) ? changed(choice, fix, basis) : choice)),
   };
 }
 
-type ChoiceFix = Exclude<NonNullable<Finding['fix']>, { set: 'order' | 'exercise' }>;
+type ChoiceFix = Exclude<NonNullable<Finding['fix']>, { set: 'order' | 'exercise' | 'rung' }>;
 
 function changed(choice: ExerciseChoice, fix: ChoiceFix, basis: Basis): ExerciseChoice {
   const inRests = (part: Partial<ExerciseChoice['sets'][number]>) =>

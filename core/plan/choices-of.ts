@@ -5,10 +5,22 @@ import type { PlannedLoad } from './planned-load';
 import { type LimbTarget, primingCycles } from './target';
 
 /** The choices a plan was made from, so that it can be composed again from what is on record now (rule START-1). */
-export const choicesOf = ({ goal, schoolId, exercises, sitting, deload }: Plan): SessionChoice => ({
+export const choicesOf = ({ goal, schoolId, exercises, rungs, sitting, deload }: Plan): SessionChoice => ({
   goal,
   schoolId,
   exercises: exercises.map(exerciseChoiceOf),
+  ...(rungs
+    ? {
+        rungs: {
+          limb: rungs.limb,
+          rung: rungs.rung,
+          others: rungs.others.map((other) => ({
+            rung: other.rung,
+            exercises: other.exercises.map(exerciseChoiceOf),
+          })),
+        },
+      }
+    : {}),
   ...(sitting ? { sitting } : {}),
   ...(deload ? { deload } : {}),
 });

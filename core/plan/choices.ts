@@ -11,6 +11,7 @@ import { tempoIdSchema } from '../protocol/tempo';
 import { type Limb, limbSchema, positionSchema } from '../quantity/limb';
 import { goalIdSchema } from './goals';
 import { deloadSchema, movementsSchema } from './movement';
+import { rungsSchema } from './rungs';
 
 const restMs = z
   .number(msg('Enter the rest in seconds.'))
@@ -116,14 +117,18 @@ export const exerciseChoiceSchema = z.object({
 });
 export type ExerciseChoice = z.infer<typeof exerciseChoiceSchema>;
 
+const exerciseChoicesSchema = z
+  .array(exerciseChoiceSchema)
+  .min(1, msg('Add an exercise.'))
+  .max(8, msg('At most 8 exercises.'));
+
 /** All that is chosen for a session; with what is on record it makes the plan. */
 export const sessionChoiceSchema = z.object({
   goal: goalIdSchema,
   schoolId: schoolIdSchema,
-  exercises: z
-    .array(exerciseChoiceSchema)
-    .min(1, msg('Add an exercise.'))
-    .max(8, msg('At most 8 exercises.')),
+  exercises: exerciseChoicesSchema,
+  /** The work of the other rungs of a limb's ladder; not there where the plan knows no rungs (rule PRO-5). */
+  rungs: rungsSchema(exerciseChoicesSchema).optional(),
   /** What belongs to the sitting before and after the cuff; not there where that is nothing. */
   sitting: sittingSchema.optional(),
   /** Weeks with fewer sets; not there where there are none (rule CRS-5). */

@@ -10,10 +10,11 @@ import { ARBITRARY_DIVISION_MMHG, arbitraryPressure } from '../pressure/arbitrar
 import { primingMarks, primingPressures } from '../pressure/priming';
 import { targetPressure, UPRIGHT_ADDS_MMHG } from '../pressure/target-pressure';
 import { PROTOCOLS } from '../protocol/data/protocols';
+import type { Rung } from '../protocol/exercise';
 import { intensityWords } from '../protocol/intensity';
 import { workMsOf } from '../protocol/set-work';
 import { TEMPOS } from '../protocol/tempo';
-import { limbKind, uprightness } from '../quantity/limb';
+import { type Limb, limbKind, uprightness } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { roundDownToDivision } from '../quantity/rounding';
 import { type ServingTest, serve, sideOf } from '../strength/in-force';
@@ -23,7 +24,7 @@ import { checkSession } from './check-session';
 import { checkTimeline } from './check-timeline';
 import { atShare, type ExerciseChoice, type SessionChoice } from './choices';
 import { compile } from './compile';
-import { PLAN_VERSION, type Plan, type PlannedExercise } from './plan';
+import { PLAN_VERSION, type Plan, type PlannedExercise, type PlannedRungs } from './plan';
 import type { PlannedLoad } from './planned-load';
 import type { ArbitraryTarget, FeltTarget, MeasuredTarget } from './target';
 
@@ -56,6 +57,7 @@ export function composeSession(session: SessionChoice, basis: Basis): Composed {
     goal: session.goal,
     schoolId: session.schoolId,
     exercises: resolved.map(plannedExercise),
+    ...(session.rungs ? { rungs: composeRungs(session.rungs, session, basis) } : {}),
     ...(session.sitting ? { sitting: session.sitting } : {}),
     ...(session.deload ? { deload: session.deload } : {}),
   };
@@ -68,6 +70,34 @@ export function composeSession(session: SessionChoice, basis: Basis): Composed {
   ];
   return { plan, loads: resolved.map(({ load }) => load), findings };
 }
+
+/** The work of the other rungs; what the rules find of it, `composeCourse` says. */
+const composeRungs = (
+  { limb, rung, others }: NonNullable<SessionChoice['rungs']>,
+  session: SessionChoice,
+  basis: Basis,
+): PlannedRungs => ({
+  limb,
+  rung,
+  signedOn: rung,
+  others: others.map((other) => ({
+    rung: other.rung,
+    exercises: composeSession(workOfRung(session, other), basisOnRung(basis, limb, other.rung)).plan
+      .exercises,
+  })),
+});
+
+/** The work of another rung as a session of its own. */
+export const workOfRung = (
+  { rungs: _, ...session }: SessionChoice,
+  { exercises }: Pick<SessionChoice, 'exercises'>,
+): SessionChoice => ({ ...session, exercises });
+
+/** What is on record, once the limb is on a rung. */
+export const basisOnRung = (basis: Basis, limb: Limb, rung: Rung): Basis => ({
+  ...basis,
+  rungs: new Map([...basis.rungs, [limb, rung]]),
+});
 
 function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved {
   const at = (field: string) => `exercises.${place}.${field}`;

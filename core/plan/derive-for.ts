@@ -5,6 +5,7 @@ import { draftLimb } from './draft-limb';
 import { type Draft, fixAll } from './draft-session';
 import { GOALS } from './goals';
 import { proposedMovements, withMovements } from './movements-for';
+import { changeEveryRung, onRung } from './rungs';
 import { fitTemplate } from './template';
 
 /**
@@ -13,17 +14,24 @@ import { fitTemplate } from './template';
  * @returns the session, or why there is none; `notes` list what could not be derived
  */
 export function deriveFor(source: SessionChoice, basis: Basis): Draft {
-  const fitted = fitTemplate(source, basis);
+  const stood = source.rungs && basis.rungs.get(source.rungs.limb);
+  const fitted = fitTemplate(stood ? onRung(source, stood) : source, basis);
   if (!fitted.session) return fitted;
   const { goal, schoolId } = fitted.session;
-  const derived = fitted.session.exercises.map((choice) => {
+  const derived = changeEveryRung(fitted.session, (choice: ExerciseChoice) => {
     const own = withOwnFigures(choice, goal, schoolId, basis);
     return withMovements(own, proposedMovements(own, goal, { schoolId, basis }), basis);
   });
-  const fixed = fixAll({ ...fitted.session, exercises: derived }, basis);
+  const fixed = fixAll(derived, basis);
   return isMessage(fixed)
     ? { session: null, notes: [...fitted.notes, msg('It cannot be signed for them: {why}', { why: fixed })] }
-    : { session: fixed, notes: fitted.notes };
+    : {
+        session: fixed,
+        notes: [
+          ...fitted.notes,
+          ...(source.rungs && !fixed.rungs ? [msg('The rungs are left out: the limb is on no ladder.')] : []),
+        ],
+      };
 }
 
 function withOwnFigures(

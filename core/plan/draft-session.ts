@@ -5,7 +5,14 @@ import { isMessage, type Message, msg } from '../message/message';
 import { pressureInForce } from '../occlusion-pressure/in-force';
 import { PROTOCOLS } from '../protocol/data/protocols';
 import { SCHOOLS } from '../protocol/data/schools';
-import { type Equipment, type Exercise, isWeighed, needsKilograms, type Rung } from '../protocol/exercise';
+import {
+  type Equipment,
+  type Exercise,
+  isWeighed,
+  needsKilograms,
+  type Rung,
+  rungSchema,
+} from '../protocol/exercise';
 import type { ExerciseId } from '../protocol/exercises';
 import { INTENSITIES, type Intensity } from '../protocol/intensity';
 import type { ProtocolId } from '../protocol/protocols';
@@ -19,6 +26,7 @@ import { applyFix } from './apply-fix';
 import { type Basis, isPostOperativeWork } from './basis';
 import { orderRank } from './check-session';
 import { type ExerciseChoice, type LoadChoice, type SessionChoice, type SetChoice, setsOf } from './choices';
+import { basisOnRung } from './compose';
 import { composeCourse, withRoom } from './compose-course';
 import { arbitraryChoice, draftLimb, measuredPosition, strapFor } from './draft-limb';
 import { GOALS, type GoalId, RUNG_NAMES, RUNG_PROTOCOLS } from './goals';
@@ -73,7 +81,37 @@ const BETWEEN_MS = RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestar
  */
 export function draftSession(wish: DraftWish, basis: Basis): Draft {
   const kinds = new Set(wish.limbs.map(limbKind));
-  return kinds.size > 1 ? draftLegsThenArms(wish, basis) : draftOfOneKind(wish, basis);
+  if (kinds.size > 1) return draftLegsThenArms(wish, basis);
+  const draft = draftOfOneKind(wish, basis);
+  const [limb, ...others] = wish.limbs;
+  return draft.session && limb && others.length === 0 && isOnLadder(limb, wish, basis)
+    ? withRungs(draft.session, draft.notes, limb, wish, basis)
+    : draft;
+}
+
+const isOnLadder = (limb: Limb, { goal }: DraftWish, basis: Basis): boolean =>
+  GOALS[goal].from === 'rung' &&
+  basis.rungs.get(limb) !== 'done' &&
+  (basis.rungs.has(limb) || isPostOperativeWork([limb], basis));
+
+/** The work of every other rung of which there is any, so that one signature holds for the ladder (rules PRO-5, CRS-1). */
+function withRungs(
+  session: SessionChoice,
+  notes: readonly Message[],
+  limb: Limb,
+  wish: DraftWish,
+  basis: Basis,
+): Draft {
+  const others = rungSchema.options.flatMap((rung) => {
+    if (rung === wish.rung) return [];
+    const { session: work } = draftOfOneKind(
+      { ...wish, rung, newcomer: false },
+      basisOnRung(basis, limb, rung),
+    );
+    return work ? [{ rung, exercises: work.exercises }] : [];
+  });
+  const fixed = fixAll({ ...session, rungs: { limb, rung: wish.rung, others } }, basis);
+  return { session: isMessage(fixed) ? session : fixed, notes: [...notes] };
 }
 
 /** Legs and then arms: the cuffs of one pair are down before the other pair goes up (rule PRO-2). */

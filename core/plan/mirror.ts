@@ -7,9 +7,9 @@ import { fitTemplate } from './template';
 
 /**
  * The same work on the other side, on that side's own pressures and tests: nothing measured is copied (rules LOP-4, LOAD-2).
- * Work of both limbs at once stays as it is.
+ * Work of both limbs at once stays as it is, and a ladder is one limb's.
  */
-export function mirror(session: SessionChoice, basis: Basis): Draft {
+export function mirror({ rungs: _, ...session }: SessionChoice, basis: Basis): Draft {
   const exercises = session.exercises.map((choice) => ({
     ...choice,
     limbs:

@@ -1,9 +1,12 @@
 import { list, type Message, mass, msg, type Text } from '../message/message';
 import { adjunctName } from '../protocol/adjunct';
+import { type Rung, rungSchema } from '../protocol/exercise';
 import { isEqual } from '../quantity/is-equal';
 import { LIMB_NAMES } from '../quantity/limb';
+import { RUNG_NAMES } from './goals';
 import { exerciseWords, type Plan, type PlannedExercise } from './plan';
 import { plannedKg } from './planned-load';
+import { onRung } from './rungs';
 import { isMeasured, targetWords } from './target';
 
 /**
@@ -11,7 +14,9 @@ import { isMeasured, targetWords } from './target';
  * Exercises are matched by their place.
  * @example planChanges(before, after) //=> "Knee extension: pressure 60 → 65 % of LOP, 104 → 112 mmHg."
  */
-export function planChanges(before: Plan, after: Plan): Message[] {
+export function planChanges(signed: Plan, after: Plan): Message[] {
+  // What is done on the rung of the new version is compared with what was signed for that rung.
+  const before = after.rungs ? onRung(signed, after.rungs.rung) : signed;
   const places = Math.max(before.exercises.length, after.exercises.length);
   const exercises = Array.from({ length: places }, (_, place) => place).flatMap((place) => {
     const [was, is] = [before.exercises[place], after.exercises[place]];
@@ -43,8 +48,32 @@ export function planChanges(before: Plan, after: Plan): Message[] {
   });
   return [
     ...exercises,
+    ...rungChanges(before, after),
     ...changed((values) => msg('Adjuncts: {was} → {is}.', values), sittingText(before), sittingText(after)),
   ];
+}
+
+/** Rungs whose work is signed ahead, added or left out, or with other exercises (rule PRO-5). */
+function rungChanges(before: Plan, after: Plan): Message[] {
+  return rungSchema.options.flatMap((rung) =>
+    rung === before.rungs?.rung || rung === after.rungs?.rung
+      ? []
+      : changed(
+          (values) => msg('On the rung {rung}: {was} → {is}.', { rung: RUNG_NAMES[rung], ...values }),
+          workOf(before, rung),
+          workOf(after, rung),
+        ),
+  );
+}
+
+function workOf({ rungs }: Plan, rung: Rung): Message {
+  const work = rungs?.others.find((other) => other.rung === rung)?.exercises ?? [];
+  return work.length === 0
+    ? msg('nothing')
+    : list(
+        work.map(({ label }) => label),
+        ', ',
+      );
 }
 
 /** What says that something is another now; nothing where it is the same. */

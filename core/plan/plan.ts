@@ -1,6 +1,7 @@
 import { list, type Text } from '../message/message';
 import type { Priming } from '../pressure/priming';
 import type { PlannedAdjunct } from '../protocol/adjunct';
+import type { Rung } from '../protocol/exercise';
 import type { ExerciseId } from '../protocol/exercises';
 import type { Intensity } from '../protocol/intensity';
 import type { ProtocolId } from '../protocol/protocols';
@@ -14,6 +15,7 @@ import type { Move } from './move';
 import type { Deload, Movement } from './movement';
 import type { PlannedLoad } from './planned-load';
 import type { PlannedSet } from './planned-set';
+import type { Rungs } from './rungs';
 import type { LimbTarget } from './target';
 
 /** The shape plans are made in now; older ones are read by `versions/read-plan`. */
@@ -54,12 +56,17 @@ export type CourseOfDay = {
   deloadPercent?: number | undefined;
 };
 
+/** The rungs of a plan, and the one it was signed on: guards that were passed with the signature are that one's. */
+export type PlannedRungs = Rungs<PlannedExercise> & { signedOn: Rung };
+
 /** A signed session, frozen: the figures with the derivations they were signed with. */
 export type Plan = {
   version: typeof PLAN_VERSION;
   goal: GoalId;
   schoolId: SchoolId;
   exercises: PlannedExercise[];
+  /** The work of the other rungs of a limb's ladder (rule PRO-5); of a session only which rung it is on. */
+  rungs?: PlannedRungs | undefined;
   /** What belongs to the sitting before and after the cuff (rule PRO-4). */
   sitting?: PlannedAdjunct[] | undefined;
   /** Of a session: what was made lighter that day (rule SCR-3); the signed plan has none. */

@@ -18,6 +18,27 @@ import { bestKit, type Draft } from './draft-session';
  * @returns the session, or why it cannot be made; `notes` say what was changed
  */
 export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
+  const { rungs, ...rest } = template;
+  const fitted = fitExercises(rest, basis);
+  const ladder = rungs && fitRungs(rungs, rest, basis);
+  return fitted.session && ladder ? { ...fitted, session: { ...fitted.session, rungs: ladder } } : fitted;
+}
+
+/** The work of the other rungs; without that of which nothing is left, and none where the limb is on no ladder (rule PRO-5). */
+function fitRungs(
+  rungs: NonNullable<SessionChoice['rungs']>,
+  template: SessionChoice,
+  basis: Basis,
+): SessionChoice['rungs'] {
+  if (!basis.rungs.has(rungs.limb)) return undefined;
+  const others = rungs.others.flatMap(({ rung, exercises }) => {
+    const { session } = fitExercises({ ...template, exercises }, basis);
+    return session ? [{ rung, exercises: session.exercises }] : [];
+  });
+  return { ...rungs, others };
+}
+
+function fitExercises(template: SessionChoice, basis: Basis): Draft {
   const notes: Message[] = [];
   const exercises: SessionChoice['exercises'] = [];
   const placed: ExerciseChoice[] = [];

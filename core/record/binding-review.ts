@@ -12,8 +12,9 @@ import type { Change } from '../review/change';
 import { nextSession } from '../review/next-session';
 import { basisOf } from './basis';
 import { courseToday } from './course-in-force';
-import { lastOf, reviewOfCourse } from './course-review';
+import { isOnRungOf, lastOf, reviewOfCourse } from './course-review';
 import type { ClientFacts, KitInUse, PrescriptionFact, SessionFact } from './facts';
+import { guardsThatStand } from './on-their-rungs';
 import { guardKey, onPressuresInForce } from './recheck';
 
 /**
@@ -48,6 +49,8 @@ export function whatReviewAsks(
       : null;
   if (review?.session.id !== session.id) return asksBefore(session);
   if (review.exercises.some((one) => one?.asks)) return { kind: 'answer', session };
+  // What was advised on another rung is not this one's next version.
+  if (!isOnRungOf(prescribed, session)) return null;
   const beyond = review.exercises.map((one) => (one?.leavesBounds ? one.change : undefined));
   return beyond.some((change) => change !== undefined)
     ? versionBeyond(beyond, courseToday(prescribed, facts, kit, nowMs, { keepsBack: true }).day.whole, asked)
@@ -80,7 +83,7 @@ function versionBeyond(
   if ('against' in made) return { kind: 'version', session, plan: null, changes: [], against: made.against };
   const said = planChanges(prescribed.plan, made.plan);
   if (said.length === 0) return null;
-  const passed = new Set(prescribed.guards.map(guardKey));
+  const passed = new Set(guardsThatStand(prescribed).map(guardKey));
   const against = made.findings.filter(
     (finding) => finding.level === 'hard' || (finding.level === 'guard' && !passed.has(guardKey(finding))),
   );

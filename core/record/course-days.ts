@@ -14,6 +14,7 @@ import { MS_PER_DAY } from '../quantity/units';
 import { figuresOf, openedAt } from '../review/opened';
 import { asKnownAt, courseRecordOf } from './course-in-force';
 import type { ClientFacts, KitInUse, SessionFact } from './facts';
+import { onItsRung } from './on-their-rungs';
 import { versionInForce } from './version-in-force';
 
 /** A session of a block as one answer says it: what it was opened at, was meant to be, or is to be (rule CRS-2). */
@@ -83,9 +84,11 @@ function missedDay(entry: OnDay & { state: 'missed' }, facts: ClientFacts, kit: 
   const versions = [...facts.prescriptions, ...facts.formerVersions].filter(
     ({ coursePlanId, atMs }) => coursePlanId === entry.coursePlanId && atMs <= morningMs,
   );
-  const version = newest(versions);
-  if (!version) return { ...entry, ...UNKNOWN };
-  const { record } = courseRecordOf(version, asKnownAt(facts, morningMs), kit, morningMs);
+  const signed = newest(versions);
+  if (!signed) return { ...entry, ...UNKNOWN };
+  const then = asKnownAt(facts, morningMs);
+  const version = onItsRung(signed, then);
+  const { record } = courseRecordOf(version, then, kit, morningMs);
   const { session, deloadPercent } = sessionOn(version.plan, record, entry.day);
   const { occludedMs } = doseOf(compile(version.plan));
   const sets = setsIn(session.exercises);

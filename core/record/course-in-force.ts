@@ -10,8 +10,9 @@ import { type Day, dayAt, dayOf } from '../quantity/days';
 import { newest, newestBy } from '../quantity/newest';
 import { draftFrom } from '../review/next-session';
 import { basisOf } from './basis';
-import { type CourseReview, openedUnder, reviewOfCourse } from './course-review';
+import { type CourseReview, isOnRungOf, openedUnder, reviewOfCourse } from './course-review';
 import type { ClientFacts, KitInUse, PrescriptionFact, SessionFact } from './facts';
+import { guardsThatStand } from './on-their-rungs';
 
 /** The session of a day with what it was made from. */
 export type CourseToday = { day: DaySession; review: CourseReview | null; basis: Basis };
@@ -40,20 +41,21 @@ export function courseRecordOf(
   const review = reviewOfCourse(prescription, facts, kit.weightKits, nowMs);
   const record: CourseRecord = {
     basis: basisOf(facts, kit, prescription.role, nowMs),
-    opened: openedUnder(prescription, facts, nowMs).map(
-      ({ startedAtMs, tolerated, wasLighter, wasDeload, exercises }) => ({
-        day: day(startedAtMs),
-        tolerated,
-        exercises: exercises.map(({ reading, answer: _, ...figures }) => ({
-          ...figures,
-          isBegun: reading !== null,
-        })),
-        ...(wasLighter ? { wasLighter } : {}),
-        ...(wasDeload ? { wasDeload } : {}),
-      }),
-    ),
+    opened: openedUnder(prescription, facts, nowMs).map((session) => ({
+      day: day(session.startedAtMs),
+      tolerated: session.tolerated,
+      // Of a session on another rung only the day and how it went count.
+      exercises: isOnRungOf(prescription, session)
+        ? session.exercises.map(({ reading, answer: _, ...figures }) => ({
+            ...figures,
+            isBegun: reading !== null,
+          }))
+        : [],
+      ...(session.wasLighter ? { wasLighter: true as const } : {}),
+      ...(session.wasDeload ? { wasDeload: true as const } : {}),
+    })),
     advices: prescription.plan.exercises.map((_, place) => {
-      const one = review?.exercises[place];
+      const one = review && isOnRungOf(prescription, review.session) ? review.exercises[place] : null;
       // What leaves the bounds is the next version's; what waits for an answer moves nothing up.
       return one && !one.leavesBounds
         ? { change: one.change, reason: one.advice.reason, rule: one.advice.rule }
@@ -61,7 +63,7 @@ export function courseRecordOf(
     }),
     trainedDays: trainedDaysOf(prescription.coursePlanId, facts, nowMs),
     deload: deloadOfBlock(facts, prescription.coursePlanId, day(nowMs)),
-    passed: prescription.guards,
+    passed: guardsThatStand(prescription),
   };
   return { record, review };
 }
@@ -97,6 +99,8 @@ export const asKnownAt = (facts: ClientFacts, atMs: number): ClientFacts => ({
     )
     .map((session) => sessionAsKnownAt(session, atMs)),
   occlusions: facts.occlusions.filter((fact) => fact.atMs <= atMs),
+  rungChecks: facts.rungChecks.filter((check) => check.atMs <= atMs),
+  dayChecks: facts.dayChecks.filter((check) => check.atMs <= atMs),
 });
 
 /** Whether the last session of a plan was at home and no practitioner has answered it yet: at home nothing rises on it (CRS-3). */

@@ -1,5 +1,6 @@
 import { type ExerciseReview, reviewInCourse } from '../course/review-course';
 import type { WeightKit } from '../load/weight-kit';
+import { onRung } from '../plan/rungs';
 import { dayAt } from '../quantity/days';
 import { newestBy } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
@@ -28,7 +29,16 @@ export const openedUnder = (
     )
     .sort((a, b) => a.startedAtMs - b.startedAtMs);
 
-/** Reviews the last session under a signature (rules CRS-3, REV-10); null where there is none, or it is of an earlier release. */
+/** Whether a session did the work of the rung that a version is on; where it has no rungs there is one work alone. */
+export const isOnRungOf = (
+  { plan }: Pick<PrescriptionFact, 'plan'>,
+  { rung }: Pick<SessionFact, 'rung'>,
+): boolean => rung === plan.rungs?.rung;
+
+/**
+ * Reviews the last session under a signature (rules CRS-3, REV-10); null where there is none, or it is of an earlier release. One
+ * on another rung is reviewed by the work of that rung.
+ */
 export function reviewOfCourse(
   prescription: PrescriptionFact,
   facts: ClientFacts,
@@ -38,7 +48,9 @@ export function reviewOfCourse(
   const newestFirst = openedUnder(prescription, facts, nowMs).reverse();
   const [session] = newestFirst;
   if (!session || session.exercises.length === 0) return null;
-  const exercises = reviewInCourse(prescription.plan, newestFirst, {
+  const plan = session.rung ? onRung(prescription.plan, session.rung) : prescription.plan;
+  const alike = newestFirst.filter(({ rung }) => rung === session.rung);
+  const exercises = reviewInCourse(plan, alike, {
     kits,
     heavyWork: heavyWorkNow(facts, nowMs),
     done: sessionsDone(facts),

@@ -77,6 +77,7 @@ export { type LastReview, lastReview, sessionsToReview } from './last-review';
 export { LINK_IDS, LINK_LABELS, type Link, type LinkId, type LinkState } from './link';
 export { measuredStamp } from './measured-stamp';
 export { loadByHour, type PersonsWeek, personsWeek } from './needs';
+export { guardsThatStand, onTheirRungs } from './on-their-rungs';
 export type { PastSession } from './past-session';
 export { nextPlan, type PlanInForce, plansInForce, versionInForce, whyNotInForce } from './plans-in-force';
 export {

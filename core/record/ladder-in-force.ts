@@ -21,7 +21,8 @@ export type RungStood = RungCheck & {
   fell: Message | null;
 };
 
-type Ladder = Pick<ClientFacts, 'rungChecks' | 'sessions' | 'dayChecks'>;
+/** What a limb's rung is known by. */
+export type Ladder = Pick<ClientFacts, 'rungChecks' | 'sessions' | 'dayChecks'>;
 
 /**
  * The rung a limb is on: as it was last checked, and one lower for each session since that REV-1 or REV-2 answers and each day

@@ -11,6 +11,7 @@ import { type Change, changeWords, tidyChange } from '../review/change';
 import type { ReviewAnswer } from '../session/events/values';
 import { liveTimeline } from '../session/live-timeline';
 import { type Totals, totalsOf } from '../session/totals';
+import { isOnRungOf } from './course-review';
 import type { ClientFacts, PrescriptionFact, SessionFact } from './facts';
 import type { PastSession } from './past-session';
 import { reviewSession } from './session-review';
@@ -100,7 +101,8 @@ function nextTime(
   nowMs: number,
 ): Pick<LastReview, 'changes' | 'words'> {
   const [last, before] = past.filter(({ fact }) => fact.coursePlanId === prescribed?.coursePlanId);
-  if (!last || !prescribed?.versions.includes(last.fact.prescriptionId)) return { changes: [], words: [] };
+  if (!last || !prescribed?.versions.includes(last.fact.prescriptionId) || !isOnRungOf(prescribed, last.fact))
+    return { changes: [], words: [] };
   const advices = reviewSession({ ...last, before: before ?? null }, facts, kits, nowMs);
   const reviews = advices.map((advice, place) => {
     const label = last.plan.exercises[place]?.label ?? '';

@@ -6,7 +6,7 @@ import { targetLoad } from '../load/target-load';
 import { mass, msg } from '../message/message';
 import { goByInForce } from '../plan/apply-fix';
 import type { Basis } from '../plan/basis';
-import { changePercentLop, type SessionChoice } from '../plan/choices';
+import { changePercentLop, type ExerciseChoice, type SessionChoice } from '../plan/choices';
 import { choicesOf } from '../plan/choices-of';
 import { type Composed, composeSession, UnknownChoice } from '../plan/compose';
 import { atBounds } from '../plan/compose-course';
@@ -14,6 +14,7 @@ import { setsInNumber } from '../plan/figures';
 import type { Lighter } from '../plan/lighter-schema';
 import { type Move, moveWords } from '../plan/move';
 import type { Plan, PlannedExercise } from '../plan/plan';
+import { changeEveryRung, ofOneRung } from '../plan/rungs';
 import { type LimbTarget, type MeasuredTarget, measuredLimbs } from '../plan/target';
 import { checkDailyExposure } from '../pressure/cycles';
 import { shareMmHg } from '../pressure/target-pressure';
@@ -26,6 +27,7 @@ import { asKnownAt, courseToday } from './course-in-force';
 import { dailyExposures } from './daily-exposure';
 import type { ClientFacts, KitInUse, PassedGuard, PrescriptionFact } from './facts';
 import { checkHowOften } from './how-often';
+import { guardsThatStand, onItsRung } from './on-their-rungs';
 
 /** A signed plan worked out again for today: what the rules find, and the plan a session would freeze. */
 export type Recheck = {
@@ -54,11 +56,12 @@ export function recheck(
   { keepsBack = false, lighter = null }: TodaysWish = {},
 ): Recheck {
   const { day, basis } = courseToday(prescription, facts, kit, nowMs, { keepsBack });
-  const composed = composeAgain(lighterFor(onPressuresInForce(day.session, basis), lighter), basis);
+  const todays = ofOneRung(onPressuresInForce(day.session, basis));
+  const composed = composeAgain(lighterFor(todays, lighter), basis);
   if ('finding' in composed) return { plan: null, day, findings: [composed.finding], retargetable: false };
   const plan = asOfDay(composed.plan, day, lighter);
   const changed = changesOf(prescription.plan, plan, basis);
-  const passed = new Set(prescription.guards.map(guardKey));
+  const passed = new Set(guardsThatStand(prescription).map(guardKey));
   const others = [
     ...signedElsewhere(prescription),
     ...composed.findings,
@@ -148,7 +151,7 @@ function withMoves(exercise: PlannedExercise, moves: readonly Move[]): PlannedEx
 /** The most that was signed, on what is in force: a session freezes nothing past it (rules CRS-4, START-5). */
 export function boundsOfPlan(plan: Plan, basis: Basis): Plan {
   const session = onPressuresInForce(atBounds(choicesOf(plan)), basis);
-  return composeSession(session, basis).plan;
+  return composeSession(ofOneRung(session), basis).plan;
 }
 
 /** A plan as it was signed, on the measurements in force (rule PRS-8). @throws UnknownChoice where one is gone */
@@ -170,10 +173,11 @@ const signedElsewhere = ({ isSignedElsewhere }: Pick<PrescriptionFact, 'isSigned
     : [];
 
 /** What was signed, on the pressures in force now; its test stays the one it was signed on. */
-export const onPressuresInForce = (session: SessionChoice, basis: Basis): SessionChoice => ({
-  ...session,
-  exercises: session.exercises.map((choice) => ({ ...goByInForce(choice, basis), load: choice.load })),
-});
+export const onPressuresInForce = (session: SessionChoice, basis: Basis): SessionChoice =>
+  changeEveryRung(session, (choice: ExerciseChoice) => ({
+    ...goByInForce(choice, basis),
+    load: choice.load,
+  }));
 
 function composeAgain(session: SessionChoice, basis: Basis): Composed | { finding: Finding } {
   try {
@@ -328,8 +332,9 @@ export function planOfDay(
   kit: KitInUse,
   atMs: number,
 ): Plan {
+  const then = asKnownAt(facts, atMs);
   const prescription = facts.prescriptions.find((one) => one.id === id);
-  return (prescription && recheck(prescription, asKnownAt(facts, atMs), kit, atMs).plan) ?? plan;
+  return (prescription && recheck(onItsRung(prescription, then), then, kit, atMs).plan) ?? plan;
 }
 
 /** Whether ten points less is anything for a plan: under a strap no pressure is known. */

@@ -1,5 +1,6 @@
 import { doseOf, type LimbDose } from '../plan/dose';
 import type { Plan, PlannedExercise } from '../plan/plan';
+import type { Rung } from '../protocol/exercise';
 import type { ExerciseId } from '../protocol/exercises';
 import { trains, type WorkMode } from '../protocol/work-mode';
 import { isEqual } from '../quantity/is-equal';
@@ -61,6 +62,8 @@ export type SessionSummary = {
   /** Its figures were those of that day alone: lighter, or fewer sets in a deload week (rules SCR-3, CRS-5). */
   wasLighter?: true | undefined;
   wasDeload?: true | undefined;
+  /** The rung of its plan's ladder that it was on; not there where the plan has none (rule PRO-5). */
+  rung?: Rung | undefined;
   /**
    * What was said of it before something was added later, the oldest first: until when, how it went, and of each exercise what was
    * done and answered. Days that lie between are as they were meant then (rule CRS-2).
@@ -183,6 +186,7 @@ export function summaryOf(plan: Plan, state: SessionState, painBefore: number | 
     painBefore,
     ...(plan.today ? { wasLighter: true as const } : {}),
     ...(plan.course?.deloadPercent === undefined ? {} : { wasDeload: true as const }),
+    ...(plan.rungs ? { rung: plan.rungs.rung } : {}),
     ...(state.byClient ? { byClient: true as const } : {}),
     ...(state.enteredAtMs === null ? {} : { enteredAtMs: state.enteredAtMs }),
     given: doseOf(liveTimeline(plan, state, state.finishedAtMs ?? lastSaidMs(state))).limbs.map(givenTo),

@@ -1,4 +1,5 @@
-import type { ClientFacts, PrescriptionFact } from '#core/record';
+import { onEveryRung } from '#core/plan';
+import { type ClientFacts, onTheirRungs, type PrescriptionFact } from '#core/record';
 import { blockFacts } from '../record/block';
 import { clearanceFacts } from '../record/clearance';
 import type { ClientRow } from '../record/client';
@@ -86,7 +87,7 @@ export function readFacts(
   return clients.map(({ id, shelfLife, limbShelfLives }) => {
     const prescriptions = of.prescriptions(id).map((row) => prescriptionFact(prepare, practice.roles, row));
     const named = namedBy(prescriptions, naming ?? NAMED_BY_NOBODY);
-    return {
+    return onTheirRungs({
       shelfLife,
       limbShelfLives,
       units: practice.units,
@@ -123,7 +124,7 @@ export function readFacts(
       blocks: of.blocks(id).filter((block) => block !== null),
       sessions: of.sessions(id),
       sessionsFinished: countFinished(prepare, id),
-    };
+    });
   });
 }
 
@@ -147,7 +148,7 @@ function withNamed<Fact extends { id: string }>(
 }
 
 function namedBy(prescriptions: readonly PrescriptionFact[], also: Named): Named {
-  const exercises = prescriptions.flatMap(({ plan }) => plan.exercises);
+  const exercises = prescriptions.flatMap(({ plan }) => onEveryRung(plan));
   const targets = exercises.flatMap(({ limbs }) => limbs);
   return {
     occlusionIds: [

@@ -6,6 +6,7 @@ import {
   type Basis,
   type Composed,
   composeCourse,
+  onEveryRung,
   planChanges,
   type SessionChoice,
   UnknownChoice,
@@ -98,12 +99,15 @@ function planSignedFor(
 }
 
 /** The measurements and tests that choices name, whether or not they still count. */
-const namedIn = ({ exercises }: SessionChoice): Named => ({
-  occlusionIds: exercises.flatMap(({ limbs }) =>
-    limbs.flatMap((limb) => (limb.kind === 'measured' ? [limb.occlusionId] : [])),
-  ),
-  testIds: exercises.flatMap(({ load }) => (load.kind === 'weighed' ? [load.strengthTestId] : [])),
-});
+const namedIn = (session: SessionChoice): Named => {
+  const exercises = onEveryRung(session);
+  return {
+    occlusionIds: exercises.flatMap(({ limbs }) =>
+      limbs.flatMap((limb) => (limb.kind === 'measured' ? [limb.occlusionId] : [])),
+    ),
+    testIds: exercises.flatMap(({ load }) => (load.kind === 'weighed' ? [load.strengthTestId] : [])),
+  };
+};
 
 function composeOrRefuse(session: SessionChoice, basis: Basis): Composed {
   try {

@@ -3,6 +3,7 @@ import { derivedSchema } from '../../derivation/derived-schema';
 import { textSchema } from '../../message/message-schema';
 import { primingSchema } from '../../pressure/priming';
 import { sittingSchema } from '../../protocol/adjunct';
+import { rungSchema } from '../../protocol/exercise';
 import { intensitySchema } from '../../protocol/intensity';
 import { protocolIdSchema } from '../../protocol/protocols';
 import { schoolIdSchema } from '../../protocol/schools';
@@ -17,6 +18,7 @@ import { goalIdSchema } from '../goals';
 import { lighterSchema } from '../lighter-schema';
 import { deloadSchema, movementsSchema } from '../movement';
 import { PLAN_VERSION } from '../plan';
+import { rungsSchema } from '../rungs';
 import { readPlan } from './read-plan';
 
 const words = z.string().max(400);
@@ -88,46 +90,49 @@ const moveSchema = z.object({
   heldBy: textSchema.optional(),
 });
 
+const plannedExercisesSchema = z
+  .array(
+    z.object({
+      exerciseId: words.min(1),
+      label: textSchema,
+      cue: textSchema,
+      position: positionSchema,
+      mode: workModeSchema,
+      limbs: z.array(limbTargetSchema).min(1).max(4),
+      load: loadSchema,
+      protocolId: protocolIdSchema,
+      protocolLabel: textSchema,
+      sets: z
+        .array(
+          z.object({
+            work: setWorkSchema,
+            lastsMs: ms,
+            restMs: ms,
+            release: z.boolean(),
+            ofTarget: percent.optional(),
+          }),
+        )
+        .min(1)
+        .max(40),
+      intensity: intensitySchema.optional(),
+      priming: primingSchema.optional(),
+      reinflateLeadMs: ms,
+      tempoId: tempoIdSchema,
+      tempo: z.object({ upMs: ms, holdMs: ms, downMs: ms }),
+      alternates: z.literal(true).optional(),
+      movements: movementsSchema.optional(),
+    }),
+  )
+  .min(1)
+  .max(20);
+
 /** A plan in the shape of now, as it is found outside the practice's own database: in an archive, or in a session's file. */
 const planSchema = z.object({
   version: z.literal(PLAN_VERSION),
   goal: goalIdSchema,
   schoolId: schoolIdSchema,
-  exercises: z
-    .array(
-      z.object({
-        exerciseId: words.min(1),
-        label: textSchema,
-        cue: textSchema,
-        position: positionSchema,
-        mode: workModeSchema,
-        limbs: z.array(limbTargetSchema).min(1).max(4),
-        load: loadSchema,
-        protocolId: protocolIdSchema,
-        protocolLabel: textSchema,
-        sets: z
-          .array(
-            z.object({
-              work: setWorkSchema,
-              lastsMs: ms,
-              restMs: ms,
-              release: z.boolean(),
-              ofTarget: percent.optional(),
-            }),
-          )
-          .min(1)
-          .max(40),
-        intensity: intensitySchema.optional(),
-        priming: primingSchema.optional(),
-        reinflateLeadMs: ms,
-        tempoId: tempoIdSchema,
-        tempo: z.object({ upMs: ms, holdMs: ms, downMs: ms }),
-        alternates: z.literal(true).optional(),
-        movements: movementsSchema.optional(),
-      }),
-    )
-    .min(1)
-    .max(20),
+  exercises: plannedExercisesSchema,
+  rungs: rungsSchema(plannedExercisesSchema).extend({ signedOn: rungSchema }).optional(),
   sitting: sittingSchema.optional(),
   today: lighterSchema.optional(),
   deload: deloadSchema.optional(),

@@ -4,7 +4,7 @@ import type { CoursePlanChoice } from '#core/course';
 import type { Finding } from '#core/findings';
 import { type Message, msg } from '#core/message';
 import type { Plan } from '#core/plan';
-import type { PrescriptionFact } from '#core/record';
+import { guardsThatStand, type PrescriptionFact } from '#core/record';
 import type { Env } from '../../context';
 import type { NoteOnRecord } from '../../db/audit';
 import { withAudit } from '../../db/with-audit';
@@ -63,8 +63,8 @@ export async function keepVersion(
 }
 
 /** Guards that stay passed as they were signed, as the findings they were. */
-export const findingsOf = ({ guards }: PrescriptionFact): Finding[] =>
-  guards.map(({ rule, subject, exerciseIndex }) => ({
+export const findingsOf = (prescription: PrescriptionFact): Finding[] =>
+  guardsThatStand(prescription).map(({ rule, subject, exerciseIndex }) => ({
     rule,
     subject,
     level: 'guard',
