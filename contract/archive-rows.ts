@@ -1,5 +1,10 @@
 import { z } from 'zod';
-import { coursePlanChoiceSchema, coursePlanStateSchema, ladderAnswersSchema } from '#core/course';
+import {
+  coursePlanChoiceSchema,
+  coursePlanStateSchema,
+  ladderAnswersSchema,
+  planNameSchema,
+} from '#core/course';
 import { derivedSchema } from '#core/derivation';
 import { msg, textSchema } from '#core/message';
 import {
@@ -186,6 +191,9 @@ export const ARCHIVE_ROWS = {
     id,
     clientId: id,
     ...coursePlanChoiceSchema.shape,
+    name: planNameSchema,
+    /** In archives of earlier releases every plan has a name of its own. */
+    isNamed: z.boolean().default(true),
     state: coursePlanStateSchema,
   }),
   prescription: z.strictObject({

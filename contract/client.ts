@@ -62,7 +62,7 @@ export type ClientSummary = {
 };
 
 /** A plan by its name; how many days away its turn is, null where it is not known; and how many plans are in force. */
-export type NextPlan = { name: string; turn: Turn; plans: number };
+export type NextPlan = { name: Text; turn: Turn; plans: number };
 
 /** What of the roster is asked for: people whose name or story has words that begin so, by pages from 0. */
 export const peopleQuerySchema = z.object({

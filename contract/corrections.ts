@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Counted } from '#core/cuff';
-import { type Message, msg } from '#core/message';
+import { type Message, msg, type Text } from '#core/message';
 import type { ExerciseId } from '#core/protocol';
 import type { Limb, Position } from '#core/quantity';
 import type { LinkId } from '#core/record';
@@ -100,7 +100,7 @@ export const entriesQuerySchema = z.object({
 /** What a retraction has changed beside the entry: links of the chain and plans that held before and do not hold now. */
 export type Unsettled =
   | { what: 'link'; id: LinkId; words: Message }
-  | { what: 'plan'; id: string; name: string; words: Message };
+  | { what: 'plan'; id: string; name: Text; words: Message };
 export type Retracted = { record: ClientRecord; unsettled: Unsettled[] };
 
 /** What erasing has left: counts without a name. */

@@ -39,7 +39,7 @@ export type HomeSheet = {
   nowMs: number;
   untilMs: number;
   practice: { name: string; phone: string; emergencyPhone: string; writing: Writing };
-  planName: string;
+  planName: Text;
   prescriptionId: string;
   plan: Plan;
   effortIn: EffortIn;

@@ -7,6 +7,7 @@ import { compile, draftSession, type GoalId } from '#core/plan';
 import { dayAt, isoOf, type Limb } from '#core/quantity';
 import { basisOf, blockAsItStands, plansInForce, recheck, reviewSession } from '#core/record';
 import { amountDone, fold, mergeLogs } from '#core/session';
+import { inEnglish } from '#language/render';
 
 const MS_PER_MINUTE = 60_000;
 
@@ -157,7 +158,7 @@ export class Weeks {
         signs: [],
       });
       await this.accept(view);
-      names.push(coursePlan.name);
+      names.push(inEnglish(coursePlan.name));
     }
     return names;
   }

@@ -1,3 +1,4 @@
+import type { Text } from '../message/message';
 import type { Plan } from '../plan/plan';
 import type { Library } from '../protocol/exercises';
 import { muscleKeys } from '../protocol/muscles';
@@ -8,7 +9,7 @@ import type { CoursePlan } from './course-plan';
 /** What a block asks of a plan that it schedules. */
 export type BlockPlan = {
   id: string;
-  name: string;
+  name: Text;
   plan: Plan;
   /** Kinds of limbs that move under a cuff; none in passive work, which may be daily (rule PRO-3). */
   kinds: LimbKind[];

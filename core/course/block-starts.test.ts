@@ -10,7 +10,14 @@ import { placeBlock } from './place-block';
 
 const PLANS = [
   blockPlanOf(
-    { id: 'lower', name: 'Lower', occasion: { kind: 'any-day' }, state: 'in-force', untilMs: null },
+    {
+      id: 'lower',
+      name: 'Lower',
+      ownName: null,
+      occasion: { kind: 'any-day' },
+      state: 'in-force',
+      untilMs: null,
+    },
     testPlan().plan,
     EXERCISES as Library,
   ),

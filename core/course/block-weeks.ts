@@ -1,4 +1,4 @@
-import { type Message, msg } from '../message/message';
+import { type Message, msg, type Text } from '../message/message';
 import { type Day, dayOf, isoOf } from '../quantity/days';
 import type { OpenedFigures } from '../review/opened';
 import type { Block } from './block';
@@ -23,7 +23,7 @@ export type Range = { low: number; high: number };
 /** What one plan is in one week; null for figures that it does not have. */
 export type WeekOfPlan = {
   coursePlanId: string;
-  name: string;
+  name: Text;
   sessions: number;
   percentLop: Range | null;
   percentOneRepMax: Range | null;
@@ -112,7 +112,7 @@ function dueIn(firstDay: Day, plans: readonly BlockPlan[], dues: readonly BlockD
   return falls.filter((one, at) => falls.findIndex((other) => isSameDue(one, other)) === at).map(dueText);
 }
 
-type Falls = Pick<BlockDue, 'coursePlanId' | 'what'> & { name: string; day: Day };
+type Falls = Pick<BlockDue, 'coursePlanId' | 'what'> & { name: Text; day: Day };
 
 const isSameDue = (a: Falls, b: Falls): boolean =>
   a.coursePlanId === b.coursePlanId && a.what === b.what && a.day === b.day;

@@ -44,6 +44,7 @@ const byWeight = { load: { kind: 'unweighed' as const, with: 'a band' } };
 const coursePlan = (id: string): CoursePlan => ({
   id,
   name: id,
+  ownName: null,
   occasion: { kind: 'any-day' },
   state: 'in-force',
   untilMs: null,

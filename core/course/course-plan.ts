@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Message, msg } from '../message/message';
+import { type Message, msg, type Text } from '../message/message';
 import type { Plan } from '../plan/plan';
 import type { WorkMode } from '../protocol/work-mode';
 import { weekdaySchema, weekdaysText } from '../quantity/days';
@@ -24,9 +24,18 @@ export const occasionSchema = z.discriminatedUnion('kind', [
 ]);
 export type Occasion = z.infer<typeof occasionSchema>;
 
-/** What a plan of a course is called, when it is for, and until when; null where it is open. */
+export const planNameSchema = z
+  .string()
+  .trim()
+  .min(1, msg('Give the plan a name.'))
+  .max(60, msg('At most 60 characters.'));
+
+/**
+ * What a plan of a course is called, when it is for, and until when; null where it is open. Without a name of its own it is called
+ * after what it trains now.
+ */
 export const coursePlanChoiceSchema = z.object({
-  name: z.string().trim().min(1, msg('Give the plan a name.')).max(60, msg('At most 60 characters.')),
+  name: planNameSchema.nullable(),
   occasion: occasionSchema,
   untilMs: z.number().int().nullable(),
 });
@@ -36,7 +45,14 @@ export const coursePlanStateSchema = z.enum(['in-force', 'paused', 'ended']);
 export type CoursePlanState = z.infer<typeof coursePlanStateSchema>;
 
 /** One of the plans of a person; its newest signed version counts. */
-export type CoursePlan = CoursePlanChoice & { id: string; state: CoursePlanState };
+export type CoursePlan = Omit<CoursePlanChoice, 'name'> & {
+  id: string;
+  state: CoursePlanState;
+  /** Its own, or after what it trains now. */
+  name: Text;
+  /** Its own alone. */
+  ownName: string | null;
+};
 
 /**
  * When a plan is for, in words.

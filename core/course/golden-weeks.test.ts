@@ -96,6 +96,7 @@ describe('in season, with two games a week (CRS-5)', () => {
   const coursePlan = {
     id: 'lower',
     name: 'Lower day',
+    ownName: null,
     occasion: { kind: 'any-day' },
     state: 'in-force',
     untilMs: null,

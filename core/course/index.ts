@@ -24,6 +24,7 @@ export {
   nameOf,
   type Occasion,
   occasionWords,
+  planNameSchema,
 } from './course-plan';
 export { type BlockEntry, followBlock } from './follow-block';
 export { type LadderAnswers, ladderAnswersSchema, type RungCheck } from './ladder';

@@ -71,6 +71,7 @@ describe('the calendar of a team (CRS-5)', () => {
   const coursePlan: CoursePlan = {
     id: 'lower',
     name: 'Lower day',
+    ownName: null,
     occasion: { kind: 'any-day' },
     state: 'in-force',
     untilMs: null,

@@ -29,7 +29,7 @@ import { type ExerciseChoice, type LoadChoice, type SessionChoice, type SetChoic
 import { basisOnRung } from './compose';
 import { composeCourse, withRoom } from './compose-course';
 import { arbitraryChoice, draftLimb, measuredPosition, strapFor } from './draft-limb';
-import { GOALS, type GoalId, RUNG_NAMES, RUNG_PROTOCOLS } from './goals';
+import { GOALS, type GoalId, RUNG_EXERCISES, RUNG_NAMES, RUNG_PROTOCOLS } from './goals';
 import { rangesCrossed, rungPassed } from './letter-work';
 import { proposedMovements, withMovements } from './movements-for';
 
@@ -137,8 +137,9 @@ function draftOfOneKind(wish: DraftWish, basis: Basis): Draft {
   if (refused) return { session: null, notes: [refused] };
   const notes: Message[] = [goal.word];
   const exercises: ExerciseChoice[] = [];
+  const most = Math.max(goal.exercises, firstOn(wish).length);
   for (const id of candidates(wish, basis)) {
-    if (new Set(exercises.map(({ exerciseId }) => exerciseId)).size >= goal.exercises) break;
+    if (new Set(exercises.map(({ exerciseId }) => exerciseId)).size >= most) break;
     const made = choicesFor(id, wish, basis);
     if (isMessage(made)) {
       notes.push(made);
@@ -247,6 +248,10 @@ function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): Messa
   return null;
 }
 
+/** What a rung is drafted with before anything else. */
+const firstOn = ({ goal, rung }: DraftWish): readonly ExerciseId[] =>
+  GOALS[goal].from === 'rung' ? (RUNG_EXERCISES[rung] ?? []) : [];
+
 function protocolFor(goal: GoalId, rung: Rung, schoolId: SchoolId): ProtocolId {
   if (goal === 'rehab') return RUNG_PROTOCOLS[rung];
   return GOALS[goal].protocolId ?? SCHOOLS[schoolId].usualProtocol;
@@ -258,7 +263,7 @@ function candidates(wish: DraftWish, basis: Basis): ExerciseId[] {
   const fits = Object.entries(basis.library).filter(
     ([id, exercise]) =>
       exercise.limbKind === kind &&
-      suits(exercise, wish) &&
+      (firstOn(wish).includes(id) || suits(exercise, wish)) &&
       isAllowed(id, exercise, wish, basis) &&
       (wish.limbs.length > 1 || exercise.sides !== 'both' || exercise.kind === 'aerobic'),
   );
@@ -269,6 +274,7 @@ function candidates(wish: DraftWish, basis: Basis): ExerciseId[] {
   const hasTests = GOALS[wish.goal].from === 'tested' && fits.some(([id]) => tested(id));
   const score = ([id, exercise]: (typeof fits)[number]): number =>
     (wish.carried.some(({ exerciseId }) => exerciseId === id) ? -1000 : 0) +
+    (firstOn(wish).includes(id) ? firstOn(wish).indexOf(id) - 700 : 0) +
     (tested(id) ? -500 : 0) +
     (wish.limbs.every((limb) => isMeasuredIn(exercise.position, limb, basis)) ? 0 : 100) +
     orderRank(exercise);
@@ -317,7 +323,8 @@ const mayLiftTogether = (id: ExerciseId, exercise: Exercise, { limbs }: DraftWis
 function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoice[] | Message {
   const exercise = basis.library[id];
   if (!exercise) return msg('{exercise} is not in the library.', { exercise: id });
-  const protocolId = protocolFor(wish.goal, wish.rung, wish.schoolId);
+  const protocolId =
+    exercise.kind === 'aerobic' ? 'aerobic' : protocolFor(wish.goal, wish.rung, wish.schoolId);
   const together =
     wish.limbs.length > 1 &&
     exercise.sides !== 'one' &&

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { capital, type Message, msg } from '../message/message';
 import type { PlannedAdjunct } from '../protocol/adjunct';
 import type { LadderRung, Rung } from '../protocol/exercise';
+import type { ExerciseId } from '../protocol/exercises';
 import type { ProtocolId } from '../protocol/protocols';
 import type { RuleId } from '../rules/catalogue';
 
@@ -130,6 +131,11 @@ export const RUNG_PROTOCOLS: Record<Rung, ProtocolId> = {
   unloaded: 'standard-75',
   loaded: 'standard-75',
   functional: 'falling-reps',
+};
+
+/** What a rung is drafted with where it fits: low steps, stairs and walking before anything else (rule PRO-5). */
+export const RUNG_EXERCISES: { [On in Rung]?: readonly ExerciseId[] } = {
+  functional: ['step-up-10', 'stairs-up', 'stairs-down', 'walking'],
 };
 
 /** A rung as it is within a sentence. */

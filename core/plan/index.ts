@@ -42,7 +42,7 @@ export {
   movementOf,
   stepWords,
 } from './movement';
-export { movementsFor, withMovements } from './movements-for';
+export { movementsFor, proposedMovements, withMovements } from './movements-for';
 export { fenceMs } from './occlusion-clock';
 export { offers } from './offers';
 export { exerciseWords, type Plan, type PlannedExercise } from './plan';

@@ -1,13 +1,15 @@
 import type { BlockPlan } from '../course/block-plan';
 import { type Message, mass, msg, type Text } from '../message/message';
 import { levelInWeeks, rampLevel, weekOf } from '../pressure/ramp';
+import type { LadderRung } from '../protocol/exercise';
 import { type Day, dayAt, dayOf } from '../quantity/days';
-import { LIMB_LABELS } from '../quantity/limb';
+import { LIMB_LABELS, LIMBS, type Limb } from '../quantity/limb';
 import { MS_PER_MINUTE } from '../quantity/units';
 import { blockAsItStands } from './block-in-force';
 import { type CourseDay, courseDays } from './course-days';
 import type { ClientFacts, KitInUse } from './facts';
 import { holdsInForce } from './in-force';
+import { rungHistory } from './ladder-in-force';
 import { sessionsDone } from './sessions-done';
 
 /** A session on its day: its height is %LOP, its width minutes occluded, so its area is its dose. */
@@ -31,6 +33,8 @@ export type CourseStrip = {
   ceiling: { fromDay: Day; percentLop: number }[];
   holds: { fromDay: Day; words: Text }[];
   tests: { day: Day; words: Message }[];
+  /** Of each limb on a ladder, the rung it was on from a day on (rule PRO-5). */
+  ladders: { limb: Limb; steps: { fromDay: Day; rung: LadderRung }[] }[];
 };
 
 const BEFORE_DAYS = 56;
@@ -96,6 +100,15 @@ export function courseStrip(facts: ClientFacts, kit: KitInUse, nowMs: number): C
       fromDay: Math.max(fromDay, day(atMs)),
       words,
     })),
+    ladders: LIMBS.flatMap((limb) => {
+      const steps = rungHistory(facts, limb).map(({ atMs, rung }) => ({ fromDay: day(atMs), rung }));
+      // What it was on when the strip begins stands at its edge; of several on one day the last counts.
+      const shown = steps
+        .map((step, place) => ({ ...step, toDay: (steps[place + 1]?.fromDay ?? toDay + 1) - 1 }))
+        .filter((step) => step.toDay >= Math.max(fromDay, step.fromDay))
+        .map(({ rung, ...step }) => ({ fromDay: Math.max(fromDay, step.fromDay), rung }));
+      return shown.length > 0 ? [{ limb, steps: shown }] : [];
+    }),
     tests: [
       ...facts.occlusions.map(({ atMs, limb, pressure }) => ({
         day: day(atMs),

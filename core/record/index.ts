@@ -77,8 +77,9 @@ export { type LastReview, lastReview, sessionsToReview } from './last-review';
 export { LINK_IDS, LINK_LABELS, type Link, type LinkId, type LinkState } from './link';
 export { measuredStamp } from './measured-stamp';
 export { loadByHour, type PersonsWeek, personsWeek } from './needs';
-export { guardsThatStand, onTheirRungs } from './on-their-rungs';
+export { guardsThatStand, onTheirRungs, rungMoved } from './on-their-rungs';
 export type { PastSession } from './past-session';
+export { namedAsTheyAre } from './plan-names';
 export { nextPlan, type PlanInForce, plansInForce, versionInForce, whyNotInForce } from './plans-in-force';
 export {
   boundsOfPlan,

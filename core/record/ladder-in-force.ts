@@ -59,6 +59,23 @@ function fallsOf(
   return [...bad, ...swollen].sort((a, b) => a.atMs - b.atMs);
 }
 
+/** The rungs a limb was on, the oldest first: as it was checked, and one lower after each fall by itself (rule PRO-5). */
+export function rungHistory(facts: Ladder, limb: Limb): { atMs: number; rung: LadderRung }[] {
+  const checks = facts.rungChecks.filter((one) => one.limb === limb).sort((a, b) => a.atMs - b.atMs);
+  return checks.flatMap((check, place) => {
+    const nextMs = checks[place + 1]?.atMs ?? Number.POSITIVE_INFINITY;
+    const falls = check.rung === 'done' ? [] : fallsOf(facts, check).filter(({ atMs }) => atMs < nextMs);
+    let { rung } = check;
+    return [
+      { atMs: check.atMs, rung },
+      ...falls.map(({ atMs }) => {
+        rung = rungBelow(rung);
+        return { atMs, rung };
+      }),
+    ];
+  });
+}
+
 /** Days since the last procedure on a limb; null where there is none (rules SCR-1, SCR-3). */
 export function daysSinceProcedure(
   facts: Pick<ClientFacts, 'conditions'>,

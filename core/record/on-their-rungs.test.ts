@@ -90,6 +90,8 @@ describe('a plan on the rungs of a ladder (PRO-5, CRS-2)', () => {
       'loaded',
       'functional',
     ]);
+    const ids = SIGNED.plan.rungs?.others.at(-1)?.exercises.map(({ exerciseId }) => exerciseId);
+    expect(ids).toEqual(['step-up-10', 'stairs-up', 'stairs-down', 'walking']);
     expect(SIGNED.findings.filter(({ level }) => level !== 'note')).toEqual([]);
     expect(englishOf(SIGNED.plan.exercises.map(({ label }) => label))).toContain('Quad set');
   });

@@ -1,4 +1,8 @@
+import { type Message, msg } from '../message/message';
+import { RUNG_NAMES } from '../plan/goals';
 import { onRung } from '../plan/rungs';
+import { LIMB_LABELS } from '../quantity/limb';
+import { newestBy } from '../quantity/newest';
 import type { ClientFacts, PassedGuard, PrescriptionFact } from './facts';
 import { type Ladder, rungInForce } from './ladder-in-force';
 
@@ -26,3 +30,24 @@ export const guardsThatStand = ({
   plan.rungs && plan.rungs.rung !== plan.rungs.signedOn
     ? guards.filter(({ exerciseIndex }) => exerciseIndex === null)
     : guards;
+
+/** What brought a plan to the rung it is on since its last session, in words; null where nothing did. */
+export function rungMoved(
+  { plan, coursePlanId }: Pick<PrescriptionFact, 'plan' | 'coursePlanId'>,
+  facts: Ladder,
+): Message | null {
+  const last = newestBy(
+    facts.sessions.filter((one) => one.coursePlanId === coursePlanId && one.rung !== undefined),
+    ({ startedAtMs }) => startedAtMs,
+  );
+  const stood = plan.rungs && rungInForce(facts, plan.rungs.limb);
+  if (!plan.rungs || !stood || !last?.rung || last.rung === plan.rungs.rung) return null;
+  const values = {
+    limb: LIMB_LABELS[plan.rungs.limb],
+    from: RUNG_NAMES[last.rung],
+    to: RUNG_NAMES[plan.rungs.rung],
+  };
+  return stood.fell
+    ? msg('{limb}: {from} → {to}, down by itself after {fell}.', { ...values, fell: stood.fell })
+    : msg('{limb}: {from} → {to}, as it was checked.', values);
+}

@@ -106,6 +106,7 @@ export const testSessionFact = (startedDaysAgo: number, changes: Partial<Session
 export const testCoursePlan = (changes: Partial<CoursePlan> = {}): CoursePlan => ({
   id: 'lower',
   name: 'Lower day',
+  ownName: null,
   occasion: { kind: 'any-day' },
   state: 'in-force',
   untilMs: null,

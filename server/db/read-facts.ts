@@ -1,5 +1,5 @@
 import { onEveryRung } from '#core/plan';
-import { type ClientFacts, onTheirRungs, type PrescriptionFact } from '#core/record';
+import { type ClientFacts, namedAsTheyAre, onTheirRungs, type PrescriptionFact } from '#core/record';
 import { blockFacts } from '../record/block';
 import { clearanceFacts } from '../record/clearance';
 import type { ClientRow } from '../record/client';
@@ -87,7 +87,7 @@ export function readFacts(
   return clients.map(({ id, shelfLife, limbShelfLives }) => {
     const prescriptions = of.prescriptions(id).map((row) => prescriptionFact(prepare, practice.roles, row));
     const named = namedBy(prescriptions, naming ?? NAMED_BY_NOBODY);
-    return onTheirRungs({
+    const facts = onTheirRungs({
       shelfLife,
       limbShelfLives,
       units: practice.units,
@@ -125,6 +125,7 @@ export function readFacts(
       sessions: of.sessions(id),
       sessionsFinished: countFinished(prepare, id),
     });
+    return namedAsTheyAre(facts);
   });
 }
 

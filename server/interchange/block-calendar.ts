@@ -3,6 +3,7 @@ import { RELEASE } from '#contract/release';
 import { compile, type Plan } from '#core/plan';
 import { isoOf, MS_PER_MINUTE } from '#core/quantity';
 import type { BlockStanding } from '#core/record';
+import { inEnglish } from '#language/render';
 
 /** Whose block it is, where that is to be said. */
 export type CalendarOf = { standing: BlockStanding; name: string | null };
@@ -46,7 +47,7 @@ function addBlock(
       start,
       end: new Date(start.getTime() + lastsMs(plan?.plan)),
       summary: oneLine(`${name ?? 'Training'}, session ${place + 1} of ${entries.length}`),
-      description: oneLine(plan?.name ?? ''),
+      description: oneLine(plan ? inEnglish(plan.name) : ''),
       location: oneLine(practiceName),
     });
   });

@@ -11,7 +11,9 @@ export const coursePlanRecord = defineRecord({
   properties: {
     id: id(),
     clientId: clientId(),
+    /** Its own; of one that has none, what it was called when it was first signed. */
     name: p.string(),
+    isNamed: p.boolean().default(true),
     occasion: p.json().$type<Occasion>(),
     state: p.string().$type<CoursePlanState>(),
     untilMs: p.bigint('number').nullable(),
@@ -21,7 +23,7 @@ export const coursePlanRecord = defineRecord({
 });
 
 export const coursePlanFacts = factsOf(coursePlanRecord, {
-  take: ['id', 'name', 'occasion', 'state', 'untilMs'],
+  take: ['id', 'name', 'isNamed', 'occasion', 'state', 'untilMs'],
   parts: [{ when: `state <> 'ended'` }],
-  of: (row): CoursePlan => row,
+  of: ({ isNamed, name, ...row }): CoursePlan => ({ ...row, name, ownName: isNamed ? name : null }),
 });

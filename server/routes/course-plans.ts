@@ -35,7 +35,8 @@ export const coursePlanRoutes = new Hono<Env>()
       requirePermission(c.var.practitioner, 'prolong-signed');
     }
     const next = {
-      name: change.name ?? coursePlan.name,
+      ...(change.name === undefined ? {} : { isNamed: change.name !== null }),
+      ...(change.name ? { name: change.name } : {}),
       occasion: change.occasion ?? coursePlan.occasion,
       state: change.state ?? coursePlan.state,
       untilMs: change.untilMs === undefined ? coursePlan.untilMs : change.untilMs,

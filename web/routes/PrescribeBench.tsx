@@ -104,7 +104,7 @@ function ComposeInHand({
         </div>
       )}
       <Composer
-        key={`${inHand?.prescription.id ?? 'new'} ${measuredStamp(client.facts)} ${copied ? JSON.stringify(copied) : ''} ${goal ?? ''}`}
+        key={`${inHand?.prescription.id ?? 'new'} ${inHand?.prescription.plan.rungs?.rung ?? ''} ${measuredStamp(client.facts)} ${copied ? JSON.stringify(copied) : ''} ${goal ?? ''}`}
         client={client}
         practice={practice}
         review={review}

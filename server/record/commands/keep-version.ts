@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { Context } from 'hono';
-import type { CoursePlanChoice } from '#core/course';
+import { type CoursePlanChoice, nameOf } from '#core/course';
 import type { Finding } from '#core/findings';
 import { type Message, msg } from '#core/message';
 import type { Plan } from '#core/plan';
 import { guardsThatStand, type PrescriptionFact } from '#core/record';
+import { inEnglish } from '#language/render';
 import type { Env } from '../../context';
 import type { NoteOnRecord } from '../../db/audit';
 import { withAudit } from '../../db/with-audit';
@@ -42,7 +43,8 @@ export async function keepVersion(
       keepRow(prepare, coursePlanRecord, {
         id: coursePlanId,
         clientId: version.clientId,
-        name,
+        name: name ?? inEnglish(nameOf(version.plan)),
+        isNamed: name !== null,
         occasion,
         untilMs,
         state: 'in-force',

@@ -2,7 +2,9 @@ import { t } from '@lingui/core/macro';
 import { format } from 'date-fns';
 import { useId } from 'react';
 import { useNavigate } from 'react-router';
-import { type Day, weekdayOf } from '#core/quantity';
+import { RUNG_NAMES } from '#core/plan';
+import { type LadderRung, rungHeight } from '#core/protocol';
+import { type Day, LIMB_LABELS, type Limb, weekdayOf } from '#core/quantity';
 import type { CourseStrip as Course, CourseBar } from '#core/record';
 import { translate } from '../../language/translate';
 import { plain } from '../../words/format';
@@ -14,10 +16,15 @@ const HEIGHT = 64;
 const BASE = 48;
 const FULL_DAY_MINUTES = 25;
 const LEAST_PX = 3;
+/** Of a limb's rungs. */
+const LADDER_HEIGHT = 18;
+/** Narrower than this a rung says its name beneath the pointer alone. */
+const LEAST_WORD_PX = 64;
 
 /**
  * The occlusion strip from afar: a session is one block on its day, its height the share of LOP, its width the minutes
- * occluded. Hatched is to come, an outline was missed, ticks below the line are heavy days, the stair is the ramp.
+ * occluded. Hatched is to come, an outline was missed, ticks below the line are heavy days, the stair is the ramp; beneath it are
+ * the rungs of a limb that is on a ladder.
  */
 export function CourseStrip({ course }: { course: Course }) {
   const { ref, width } = useWidth<HTMLDivElement>(700);
@@ -31,9 +38,10 @@ export function CourseStrip({ course }: { course: Course }) {
     (day) => weekdayOf(day) === 0,
   );
   const widthOf = ({ minutes }: CourseBar) => Math.max(LEAST_PX, (minutes / FULL_DAY_MINUTES) * dayPx);
+  const height = HEIGHT + course.ladders.length * LADDER_HEIGHT;
   return (
     <div ref={ref} className="relative min-w-0 overflow-hidden">
-      <svg width={width} height={HEIGHT} aria-hidden="true" className="block">
+      <svg width={width} height={height} aria-hidden="true" className="block">
         <Hatch id={hatch} size={5} />
         {mondays.map((day, place) => (
           <g key={day}>
@@ -116,6 +124,31 @@ export function CourseStrip({ course }: { course: Course }) {
             <title>{translate(words)}</title>
           </circle>
         ))}
+        {course.ladders.map(({ limb, steps }, row) =>
+          steps.map(({ fromDay: from, rung }, place) => {
+            const to = steps[place + 1]?.fromDay ?? today + 1;
+            const top = HEIGHT + row * LADDER_HEIGHT;
+            const [left, right] = [x(from), Math.max(x(to), x(from) + dayPx)];
+            return (
+              <g key={`${limb} ${from}`}>
+                <title>{rungWords(limb, rung, from)}</title>
+                <rect
+                  x={left}
+                  y={top}
+                  width={right - left - 1}
+                  height={LADDER_HEIGHT - 2}
+                  fill="var(--color-plum)"
+                  opacity={0.1 + 0.05 * rungHeight(rung)}
+                />
+                {right - left > LEAST_WORD_PX && (
+                  <text x={left + 3} y={top + 12} fontSize="12" fill="var(--color-ink)">
+                    {translate(RUNG_NAMES[rung])}
+                  </text>
+                )}
+              </g>
+            );
+          }),
+        )}
         <line x1={x(today)} x2={x(today)} y1={0} y2={BASE + 4} stroke="var(--color-ink)" strokeWidth="2" />
       </svg>
       <ul aria-label={t`Course`} className="sr-only">
@@ -123,10 +156,18 @@ export function CourseStrip({ course }: { course: Course }) {
           // biome-ignore lint/suspicious/noArrayIndexKey: two plans may share a day
           <li key={place}>{wordsOf(bar)}</li>
         ))}
+        {course.ladders.flatMap(({ limb, steps }) =>
+          steps.map(({ fromDay: from, rung }) => (
+            <li key={`${limb} ${from}`}>{rungWords(limb, rung, from)}</li>
+          )),
+        )}
       </ul>
     </div>
   );
 }
+
+const rungWords = (limb: Limb, rung: LadderRung, from: Day): string =>
+  t`${translate(LIMB_LABELS[limb])}, from ${format(noonOf(from), t`EEE d MMM`)}: ${translate(RUNG_NAMES[rung])}`;
 
 const STATES = { done: t`done`, missed: t`missed`, 'to-come': t`to come` } as const;
 

@@ -43,7 +43,7 @@ export function PlanLines({
           >
             <Pip state={worst(chainOf(client.facts, practice, client.judgedAtMs, prescription))} />
             <span>
-              <span className="text-lg font-semibold">{coursePlan.name}</span>{' '}
+              <span className="text-lg font-semibold">{translate(coursePlan.name)}</span>{' '}
               <span className="text-[15px] text-quiet">
                 {coursePlan.occasion.kind !== 'any-day' &&
                   `${translate(occasionWords(coursePlan.occasion))}. `}

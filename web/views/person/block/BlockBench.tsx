@@ -91,7 +91,7 @@ function BlockDays({
               label={t`A press on a day is for`}
               value={brush}
               onChange={setBrush}
-              options={named.map(({ id, name }) => ({ value: id, label: name }))}
+              options={named.map(({ id, name }) => ({ value: id, label: translate(name) }))}
             />
           )}
           <Choice
@@ -160,7 +160,7 @@ function MovedSessions({ moved, plans }: Pick<BlockState, 'moved' | 'plans'>) {
     <ul className="text-[15px]">
       {moved.map(({ coursePlanId, from, to, why }) => (
         <li key={`${coursePlanId} ${from}`} className="border-l-2 border-plum pl-2">
-          {nameOf(coursePlanId)}: <span className="figures">{isoWords(isoOf(from))}</span> →{' '}
+          {translate(nameOf(coursePlanId))}: <span className="figures">{isoWords(isoOf(from))}</span> →{' '}
           <span className="figures">{isoWords(isoOf(to))}</span> ({translate(why)})
         </li>
       ))}

@@ -109,7 +109,9 @@ function WeekList({ block: { weeks, entries, plans, wish } }: { block: BlockStat
               // biome-ignore lint/suspicious/noArrayIndexKey: a plan may be listed twice on a day
               <p key={place}>
                 <span className="figures">{format(noonOf(entry.day), t`EEE d MMM`)}</span>{' '}
-                {plans.find(({ id }) => id === entry.coursePlanId)?.name ?? t`a plan that has ended`}
+                {translate(
+                  plans.find(({ id }) => id === entry.coursePlanId)?.name ?? t`a plan that has ended`,
+                )}
                 {entry.state !== 'to-come' && `, ${STATES[entry.state]}`}
                 {entry.state === 'to-come' && entry.makesUp && t`, makes up a missed one`}
               </p>

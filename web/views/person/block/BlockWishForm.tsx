@@ -63,7 +63,7 @@ export function BlockWishForm({ clientId, block }: { clientId: string; block: Bl
           }
           options={[
             { value: '', label: t`choose…` },
-            ...unused.map(({ id, name }) => ({ value: id, label: name })),
+            ...unused.map(({ id, name }) => ({ value: id, label: translate(name) })),
           ]}
         />
       )}
@@ -124,7 +124,7 @@ function LineForm({
   takeAway: (() => void) | undefined;
 }) {
   const plan = plans.find(({ id }) => id === line.coursePlanId);
-  const name = plan?.name ?? t`A plan that has ended`;
+  const name = translate(plan?.name ?? t`A plan that has ended`);
   return (
     <fieldset className="space-y-2 border-l-4 border-plum pl-3">
       <legend className="sr-only">{name}</legend>

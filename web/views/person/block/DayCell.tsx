@@ -31,7 +31,8 @@ export function DayCell({
     });
   };
   const date = noonOf(day);
-  const nameOf = (id: string) => plans.find((plan) => plan.id === id)?.name ?? t`a plan that has ended`;
+  const nameOf = (id: string) =>
+    translate(plans.find((plan) => plan.id === id)?.name ?? t`a plan that has ended`);
   return (
     <button
       type="button"

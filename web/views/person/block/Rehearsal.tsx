@@ -7,6 +7,7 @@ import type { OnDay, Rehearsal as Rehearsed, RehearsedCourse, RehearsedSession, 
 import { type Day, dayOf } from '#core/quantity';
 import { type CourseBar, courseRecordOf, versionInForce } from '#core/record';
 import { useLastReview } from '../../../data/use-last-review';
+import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { CourseStrip } from '../../../parts/drawing/CourseStrip';
 import { plain } from '../../../words/format';
@@ -77,7 +78,7 @@ function Outcome({
   const [first] = sessions;
   const last = sessions.at(-1);
   if (!first || !last) return null;
-  const nameOf = (id: string) => block.plans.find((plan) => plan.id === id)?.name ?? '';
+  const nameOf = (id: string) => translate(block.plans.find((plan) => plan.id === id)?.name ?? '');
   const startDay = dayOf(block.wish.startsOn);
   const bars = sessions.map(
     ({ day, coursePlanId, percentLop, minutes }): CourseBar => ({
@@ -110,6 +111,7 @@ function Outcome({
           ceiling: [],
           holds: [],
           tests: [],
+          ladders: [],
         }}
       />
       <table className="text-[15px]">

@@ -63,7 +63,7 @@ function Entries({ client }: { client: ClientRecord }) {
           {unsettled.map((one) => (
             <p key={`${one.what} ${one.id}`}>
               <Trans>
-                <strong>{one.what === 'plan' ? one.name : translate(LINK_LABELS[one.id])}</strong> stood on
+                <strong>{translate(one.what === 'plan' ? one.name : LINK_LABELS[one.id])}</strong> stood on
                 it: {translate(one.words)}
               </Trans>
             </p>

@@ -57,7 +57,7 @@ function Explained({ client, practice }: { client: ClientRecord; practice: Pract
       <ConsentWords version={CONSENT_VERSION} />
       {plans.map(({ coursePlan, prescription: { plan } }) => (
         <section key={coursePlan.id} className="space-y-2 border-t border-rule pt-3">
-          <h2 className="text-xl font-semibold">{t`Yours: ${coursePlan.name}`}</h2>
+          <h2 className="text-xl font-semibold">{t`Yours: ${translate(coursePlan.name)}`}</h2>
           {whatToExpect(plan).map(({ heading, lines }) => (
             <div key={translate(heading)} className="break-inside-avoid">
               <h3 className="font-semibold">{translate(heading)}</h3>

@@ -42,7 +42,7 @@ export function LogBench({ client }: { client: ClientRecord }) {
   const library = useMemo(() => libraryOf(client.facts.ownExercises), [client.facts.ownExercises]);
   const { zoneOffsetMs } = client.facts;
   const planName = (id: string) =>
-    client.facts.coursePlans.find((plan) => plan.id === id)?.name ?? t`a plan that has ended`;
+    translate(client.facts.coursePlans.find((plan) => plan.id === id)?.name ?? t`a plan that has ended`);
   const sessions = useMemo(
     () => (data?.sessions ?? []).filter((session) => fits(session, limb, search)),
     [data, limb, search],

@@ -229,7 +229,8 @@ function NextThing({ person }: { person: ClientSummary | undefined }) {
       <span className="max-sm:col-span-2 max-sm:row-start-2">
         {person.next && (person.next.plans > 1 || person.next.turn.inDays !== 0) && (
           <span className="block">
-            <span className="font-semibold">{person.next.name}:</span> {translate(person.next.turn.why)}
+            <span className="font-semibold">{translate(person.next.name)}:</span>{' '}
+            {translate(person.next.turn.why)}
           </span>
         )}
         {person.off && <span className="notched block text-[14px] text-ochre">{translate(person.off)}</span>}

@@ -91,7 +91,7 @@ function Page({ home: { kept }, children }: { home: Home; children: React.ReactN
   return (
     <main className="mx-auto min-h-dvh max-w-2xl space-y-6 p-4">
       <header className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-ink/40 pb-2">
-        <h1 className="text-2xl font-semibold">{sheet?.planName ?? t`Your training`}</h1>
+        <h1 className="text-2xl font-semibold">{sheet ? translate(sheet.planName) : t`Your training`}</h1>
         {sheet && (
           <p className="text-[14px] text-quiet">{t`${sheet.practice.name}, until ${day(sheet.untilMs)}`}</p>
         )}

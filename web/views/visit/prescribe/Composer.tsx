@@ -6,7 +6,7 @@ import type { PracticeView } from '#contract/practice';
 import { type CoursePlanChoice, nameOf, occasionWords } from '#core/course';
 import { boutsOf } from '#core/forecast';
 import type { Text } from '#core/message';
-import { type Composed, compile, isPostOperativeWork } from '#core/plan';
+import { compile, isPostOperativeWork } from '#core/plan';
 import type { Rung } from '#core/protocol';
 import { isEqual, type Limb } from '#core/quantity';
 import type { LastReview } from '#core/record';
@@ -26,6 +26,7 @@ import { GivenSoFar } from './GivenSoFar';
 import { PlanHeader } from './PlanHeader';
 import { PlanStrip } from './PlanStrip';
 import { RungCheck } from './RungCheck';
+import { RungsAhead } from './RungsAhead';
 import { SchoolsTable } from './SchoolsTable';
 import { SignBar } from './SignBar';
 import { useComposer } from './state/use-composer';
@@ -46,9 +47,10 @@ export function Composer({
   start: Start;
 }) {
   const composer = useComposer(client, practice, review, start);
-  // Its name follows what it trains until it is given another.
   const [typed, setTyped] = useState<Partial<CoursePlanChoice>>({});
-  const choice = { ...called(start, composer.composed), ...typed };
+  const choice = { ...called(start), ...typed };
+  // Its name follows what it trains until it is given another.
+  const name = choice.name ?? (composer.composed ? translate(nameOf(composer.composed.plan)) : '');
   const { session, composed, notes, selected, findings, fixOf, fixAt, basis } = composer;
   useAction('fix', (figure) => fixAt(figure - 1), { fromFields: true });
   // Work of a rung is drafted once the record has it: until then it is above the limb's.
@@ -57,20 +59,24 @@ export function Composer({
   useEffect(() => {
     if (!isOnRecord) return;
     setEntered(null);
+    // Work that the plan names for it is there already.
+    if (composer.session?.rungs?.rung === entered.rung) return;
     composer.draftAgain({ ...composer.wish, goal: 'rehab', rung: entered.rung });
   }, [isOnRecord, entered, composer]);
   const redraft = () => composer.draftAgain(composer.wish);
   useAction('redraft', redraft);
   const chosen = session?.exercises[selected];
   const timeline = composed && compile(composed.plan);
-  const ofNone = findings.filter(({ exerciseIndex }) => exerciseIndex === undefined);
+  const ofNone = findings.filter(
+    ({ exerciseIndex, subject }) => exerciseIndex === undefined && subject !== 'rungs',
+  );
   return (
     <div className="space-y-4">
       {!start.inHand && !start.isChanging && (
         <p>
           <Trans>
-            A new plan{choice.name && ': '}
-            <span className="font-semibold">{choice.name}</span>, {translate(occasionWords(choice.occasion))}{' '}
+            A new plan{name && ': '}
+            <span className="font-semibold">{name}</span>, {translate(occasionWords(choice.occasion))}{' '}
             <button
               type="button"
               className="min-h-9 underline underline-offset-4"
@@ -86,6 +92,7 @@ export function Composer({
           client={client}
           known={start.inHand?.coursePlan}
           choice={choice}
+          calledNow={name}
           onChoice={(part) => setTyped({ ...typed, ...part })}
         />
       )}
@@ -120,6 +127,7 @@ export function Composer({
                 findings={ofNone}
                 fixOf={fixOf}
               />
+              <RungsAhead composer={composer} session={session} />
               {composed && (
                 <CourseAhead
                   client={client}
@@ -184,6 +192,7 @@ export function Composer({
             composer={composer}
             client={client}
             session={session}
+            name={name}
             signedFor={
               start.inHand
                 ? { kind: 'next-version', coursePlanId: start.inHand.coursePlan.id }
@@ -218,16 +227,11 @@ function About({ notes, redraft }: { notes: readonly Text[]; redraft: () => void
   );
 }
 
-/** What the plan is called at first: as it is, as what it is copied from, or after its limbs. */
-function called({ inHand, copied }: Start, composed: Composed | null): CoursePlanChoice {
+/** What the plan is called at first: as it is, as what it is copied from, or after what it trains. */
+function called({ inHand, copied }: Start): CoursePlanChoice {
   if (inHand) {
-    const { name, occasion, untilMs } = inHand.coursePlan;
-    return { name, occasion, untilMs };
+    const { ownName, occasion, untilMs } = inHand.coursePlan;
+    return { name: ownName, occasion, untilMs };
   }
-  if (copied) return copied.called;
-  return {
-    name: composed ? translate(nameOf(composed.plan)) : '',
-    occasion: { kind: 'any-day' },
-    untilMs: null,
-  };
+  return copied?.called ?? { name: null, occasion: { kind: 'any-day' }, untilMs: null };
 }

@@ -54,7 +54,7 @@ function FiguresOf({ plan }: { plan: Plan }) {
 function derivedFor(
   { id, facts, judgedAtMs }: ClientRecord,
   source: Plan,
-  { name, occasion }: CoursePlan,
+  { ownName, occasion }: CoursePlan,
   practice: PracticeView,
   role: Parameters<typeof basisOf>[2],
 ): ForOne {
@@ -62,7 +62,7 @@ function derivedFor(
   const { session, notes } = deriveFor(choicesOf(source), basis);
   const composed = session && composeCourse(session, basis);
   const against = composed ? [...hardFindings(composed.findings), ...guardFindings(composed.findings)] : [];
-  const signedFor = { kind: 'new-plan' as const, name, occasion, untilMs: null };
+  const signedFor = { kind: 'new-plan' as const, name: ownName, occasion, untilMs: null };
   return {
     gets: <p>{composed ? <FiguresOf plan={composed.plan} /> : t`nothing can be derived`}</p>,
     notes: [...notes, ...against.map(({ message }) => message)].map((message) => translate(message)),

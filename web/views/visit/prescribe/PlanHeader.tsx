@@ -55,7 +55,7 @@ export function PlanPicker({
           value={known?.id ?? NEW_PLAN}
           onChange={choose}
           options={[
-            ...plans.map(({ coursePlan }) => ({ value: coursePlan.id, label: coursePlan.name })),
+            ...plans.map(({ coursePlan }) => ({ value: coursePlan.id, label: translate(coursePlan.name) })),
             { value: NEW_PLAN, label: t`A new plan` },
           ]}
         />
@@ -85,17 +85,20 @@ export function PlanHeader({
   client,
   known,
   choice,
+  calledNow,
   onChoice,
 }: {
   client: ClientRecord;
   known: CoursePlan | undefined;
   choice: CoursePlanChoice;
+  /** What it is called where it has no name of its own. */
+  calledNow: string;
   onChoice: (part: Partial<CoursePlanChoice>) => void;
 }) {
   const write = useCoursePlanWrite(client.id);
   const isChanged =
     known !== undefined &&
-    (choice.name !== known.name ||
+    (choice.name !== known.ownName ||
       choice.untilMs !== known.untilMs ||
       JSON.stringify(choice.occasion) !== JSON.stringify(known.occasion));
   const { occasion } = choice;
@@ -105,8 +108,9 @@ export function PlanHeader({
         <Field
           className="w-48"
           label={t`Called`}
-          value={choice.name}
-          onChange={(event) => onChoice({ name: event.target.value })}
+          value={choice.name ?? ''}
+          placeholder={calledNow}
+          onChange={({ target: { value } }) => onChoice({ name: value === '' ? null : value })}
         />
         <div className="w-44">
           <Picker

@@ -27,11 +27,14 @@ export function SignBar({
   composer,
   client,
   session,
+  name,
   signedFor,
 }: {
   composer: ComposerState;
   client: ClientRecord;
   session: SessionChoice;
+  /** What the plan is called. */
+  name: string;
   signedFor: SignedFor;
 }) {
   const navigate = useNavigate();
@@ -48,7 +51,7 @@ export function SignBar({
     const record = await write.mutateAsync(json).catch(() => null);
     if (!record) return;
     composer.clearKept();
-    notify(t`Signed: ${signedFor.kind === 'new-plan' ? signedFor.name : t`the next version`}.`);
+    notify(t`Signed: ${signedFor.kind === 'new-plan' ? name : t`the next version`}.`);
     navigate(`/people/${client.id}/run${planSearch(coursePlanSigned(record, client, signedFor))}`);
   };
   useAction('sign-plan', () => void sign(), { enabled: maySign && maySignAtAll, fromFields: true });

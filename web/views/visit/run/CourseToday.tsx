@@ -1,4 +1,5 @@
 import { t } from '@lingui/core/macro';
+import type { Message } from '#core/message';
 import { isRise, moveWords } from '#core/plan';
 import type { Recheck } from '#core/record';
 import { translate } from '../../../language/translate';
@@ -6,10 +7,21 @@ import { Button } from '../../../parts/base/Button';
 import { Why } from '../../../parts/base/Why';
 import { useAction } from '../../../parts/keys/use-action';
 
-/** What of the course is not a figure of the plan below it: a deload week, and rises that wait, with why (rules CRS-3, CRS-5). */
-export function CourseToday({ day: { deloadPercent, waits, keptBack } }: Pick<Recheck, 'day'>) {
+/**
+ * What of the course is not a figure of the plan below it: another rung than last time, a deload week, and rises that wait, with why
+ * (rules CRS-3, CRS-5, PRO-5).
+ */
+export function CourseToday({
+  day: { deloadPercent, waits, keptBack },
+  rung,
+}: Pick<Recheck, 'day'> & { rung: Message | null }) {
   return (
     <>
+      {rung && (
+        <p className="notched py-1">
+          {translate(rung)} <Why rule="PRO-5" />
+        </p>
+      )}
       {deloadPercent !== null && (
         <p className="notched py-1">
           {t`A deload week: ${deloadPercent} % of the sets, at the same pressures and loads.`}{' '}

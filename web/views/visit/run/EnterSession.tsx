@@ -49,7 +49,7 @@ export function EnterSession({
         />
       ) : (
         <button type="button" className="min-h-9 underline underline-offset-4" onClick={() => setOpen(true)}>
-          {t`Enter a session of ${inHand.coursePlan.name} done on paper or elsewhere`}
+          {t`Enter a session of ${translate(inHand.coursePlan.name)} done on paper or elsewhere`}
         </button>
       )}
     </section>
@@ -146,7 +146,7 @@ function EnterForm({
       className="max-w-3xl space-y-4 border-l-4 border-plum pl-4"
       {...send((session) => write.mutate(session))}
     >
-      <h3 className="font-semibold">{t`${coursePlan.name}, done on paper or elsewhere`}</h3>
+      <h3 className="font-semibold">{t`${translate(coursePlan.name)}, done on paper or elsewhere`}</h3>
       <div className="flex flex-wrap gap-4">
         <DateField
           className="w-72"

@@ -8,6 +8,7 @@ import type { CoursePlan } from '#core/course';
 import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { useMay } from '../../../data/queries';
+import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { QrCode } from '../../../parts/base/QrCode';
 import { Choice } from '../../../parts/fields/Choice';
@@ -57,7 +58,7 @@ export function HomeLinks({ clientId, coursePlan }: { clientId: string; coursePl
   return (
     <details open={search.get('home') === 'link'}>
       <summary className="min-h-9 cursor-pointer underline underline-offset-4">
-        {t`${coursePlan.name} at home: ${good.length === 0 ? t`no link` : `${good.length} ${good.length === 1 ? t`link` : t`links`}`}`}
+        {t`${translate(coursePlan.name)} at home: ${good.length === 0 ? t`no link` : `${good.length} ${good.length === 1 ? t`link` : t`links`}`}`}
       </summary>
       <div className="max-w-3xl space-y-3 border-l-4 border-plum py-1 pl-4">
         <p className="text-[15px] text-quiet">

@@ -14,6 +14,7 @@ import {
   endedBlock,
   LINK_LABELS,
   recheck,
+  rungMoved,
   sessionToAskAbout,
   whatReviewAsks,
 } from '#core/record';
@@ -135,7 +136,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
           {t`This version, signed ${dayAndTime(prescription.atMs)}: ${prescription.changes.map((change) => translate(change)).join(' ')}`}
         </p>
       )}
-      {again && <CourseToday day={again.day} />}
+      {again && prescription && <CourseToday day={again.day} rung={rungMoved(prescription, client.facts)} />}
       {endedBlock(client.facts, client.judgedAtMs) && (
         <p className="text-[15px]">
           {t`The block has ended.`}{' '}

@@ -130,7 +130,7 @@ export function useComposer(
       basis,
     );
   const [kept, setKept, clearKept] = useDraft<SessionChoice | null>(
-    `prescribe ${client.id} ${last?.id ?? ''} ${copied ? JSON.stringify(copied) : ''} ${goal ?? ''} ${measuredStamp(client.facts)}`,
+    `prescribe ${client.id} ${last?.id ?? ''} ${last?.plan.rungs?.rung ?? ''} ${copied ? JSON.stringify(copied) : ''} ${goal ?? ''} ${measuredStamp(client.facts)}`,
     null,
   );
   const [{ session, notes }, setDraft] = useState(

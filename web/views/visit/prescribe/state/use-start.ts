@@ -45,11 +45,15 @@ export function useCopied(client: ClientRecord): Copied | null | undefined {
   const version = versionInForce(owner.facts, coursePlanId);
   if (!coursePlan || !version) return null;
   const isMirrored = search.get('side') === 'other';
-  const { name, occasion } = coursePlan;
+  const { ownName, occasion } = coursePlan;
   const limbs = version.plan.exercises.flatMap((exercise) => exercise.limbs.map(({ limb }) => limb));
   return {
     session: choicesOf(version.plan),
     isMirrored,
-    called: { name: isMirrored ? translate(mirrorName(name, limbs)) : name, occasion, untilMs: null },
+    called: {
+      name: isMirrored && ownName !== null ? translate(mirrorName(ownName, limbs)) : ownName,
+      occasion,
+      untilMs: null,
+    },
   };
 }
