@@ -205,6 +205,8 @@ export const ARCHIVE_ROWS = {
     overrideReason: text.nullable(),
     retargets: id.nullable(),
     changes: z.array(textSchema).max(200),
+    /** Not said in archives of earlier releases. */
+    isByReview: z.boolean().default(false),
   }),
   block: z.strictObject({
     ...ofClient,

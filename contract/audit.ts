@@ -60,6 +60,7 @@ export type AuditAction =
   | 'prescribed'
   | 'prescribed-past-guard'
   | 'prescribed-by-review'
+  | 'review-taken-back'
   | 're-targeted'
   | 'plan-changed'
   | 'rung-entered'

@@ -1,7 +1,7 @@
 import { v5 as uuidFrom } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
-import { type BlockWish, limbsName, placeBlock, scheduledOn, simulatedSession } from '#core/course';
+import { type BlockWish, placeBlock, scheduledOn, simulatedSession } from '#core/course';
 import type { Trainee } from '#core/forecast';
 import { limbsFor, measureBook, measureOf, type Taken } from '#core/outcomes';
 import { draftSession } from '#core/plan';
@@ -240,8 +240,13 @@ export async function liveCourse(
     if (!session) throw new Error(`No draft for ${course.name}: ${notes.map(inEnglish).join(' ')}`);
     await tell('prescriptions', { ...session, signedFor: changes });
   };
-  const name = inEnglish(limbsName(course.limbs));
-  await sign({ kind: 'new-plan', name, occasion: { kind: 'any-day' }, untilMs: null });
+  await sign({ kind: 'new-plan', name: null, occasion: { kind: 'any-day' }, untilMs: null });
+  // Measured much higher than before: it is taken by one key (rule PRS-8).
+  const retarget = async () => {
+    const [signed] = record.facts.prescriptions;
+    if (signed && recheck(signed, record.facts, KIT, clock.nowMs).retargetable)
+      await tell(`prescriptions/${signed.id}/retarget`, {});
+  };
   const begins = blockStarts(course);
   const gapDays = 7 / course.perWeek;
   let [measuredMs, testedMs] = [clock.nowMs, clock.nowMs];
@@ -251,19 +256,16 @@ export async function liveCourse(
     if (place > 0 && place % (4 * course.perWeek) === 0) await takeMeasures(Math.round(week));
     if (begins.includes(place)) await tell('blocks', blockOf(course, record, clock.nowMs));
     if (course.operated) {
-      // Measured for every session, and a rung higher after every so many.
+      // Measured for every session, and a rung higher after every so many: its work was signed with the first.
       await measureLimbs();
+      await retarget();
       const isTime = place > 0 && place % Math.ceil((course.weeks * course.perWeek) / RUNGS) === 0;
       const advice = firstLimb && adviseRung(record.facts, firstLimb, clock.nowMs);
       if (isTime && advice?.move === 'up' && advice.to !== 'done') await enterRung(advice.to);
-      await sign({ kind: 'next-version', coursePlanId: record.facts.coursePlans[0]?.id });
     } else if (clock.nowMs - measuredMs > MEASURE_AGAIN_DAYS * DAY_MS) {
       await measureLimbs();
       measuredMs = clock.nowMs;
-      // Much higher than before: it is taken by one key (rule PRS-8).
-      const [signed] = record.facts.prescriptions;
-      if (signed && recheck(signed, record.facts, KIT, clock.nowMs).retargetable)
-        await tell(`prescriptions/${signed.id}/retarget`, {});
+      await retarget();
     }
     if (course.eightRepsKg !== null && clock.nowMs - testedMs > TEST_AGAIN_DAYS * DAY_MS) {
       await testStrength(week);

@@ -123,3 +123,14 @@ const withWiderBounds = (session: SessionChoice): SessionChoice => ({
       : choice,
   ),
 });
+
+/** Whether the answer to the review of a session may still be taken back: until its plan opens again (rule REV-10). */
+export function mayTakeBack({ sessions }: Pick<ClientFacts, 'sessions'>, sessionId: string): boolean {
+  const own = sessions.find(({ id }) => id === sessionId);
+  return (
+    own !== undefined &&
+    !sessions.some(
+      ({ coursePlanId, startedAtMs }) => coursePlanId === own.coursePlanId && startedAtMs > own.startedAtMs,
+    )
+  );
+}

@@ -43,6 +43,8 @@ export type PrescriptionFact = {
   signedBy: string;
   /** Who answers for it: who signed it, or who signed the one it re-targets (rule PRS-8). */
   role: Role;
+  /** Made by the answer to the review of the last session before it: it goes with that answer (rule REV-10). */
+  isByReview?: boolean | undefined;
   /** It came from a file: its signature is a claim, and it is signed here before it opens (rule START-3). */
   isSignedElsewhere?: boolean | undefined;
   /** Guards that were passed when it was signed, and why; the reason is null where there were none. */

@@ -1,6 +1,6 @@
 export { ageWords, agoWords } from './age-words';
 export { basisOf } from './basis';
-export { whatReviewAsks } from './binding-review';
+export { mayTakeBack, whatReviewAsks } from './binding-review';
 export { blockEnd, endedBlock, type NextBlock } from './block-end';
 export {
   type BlockStanding,

@@ -11,9 +11,11 @@ import { type Ladder, rungInForce } from './ladder-in-force';
  * checked is on the first rung.
  */
 export function onItsRung(prescription: PrescriptionFact, facts: Ladder): PrescriptionFact {
-  const { plan } = prescription;
-  if (!plan.rungs) return prescription;
-  return { ...prescription, plan: onRung(plan, rungInForce(facts, plan.rungs.limb)?.rung ?? 'passive') };
+  const { rungs } = prescription.plan;
+  if (!rungs) return prescription;
+  const plan = onRung(prescription.plan, rungInForce(facts, rungs.limb)?.rung ?? 'passive');
+  // What a version changed is said of the rung it was signed on.
+  return { ...prescription, plan, changes: plan.rungs?.rung === rungs.signedOn ? prescription.changes : [] };
 }
 
 /** A record whose versions have the work of the rungs that their limbs are on. */

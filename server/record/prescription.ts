@@ -31,6 +31,8 @@ export const prescriptionRecord = defineRecord({
     coursePlanId: p.string(),
     /** From what to what it changes the version before, in words. */
     changes: p.json().$type<Text[]>(),
+    /** Made by the answer to the review of the last session before it (rule REV-10). */
+    isByReview: p.boolean().default(false),
     superseded: superseded(),
   },
   nullableInFile: ['coursePlanId'],
@@ -69,6 +71,7 @@ export const signedPlans = factsOf(prescriptionRecord, {
     'retargets',
     'coursePlanId',
     'changes',
+    'isByReview',
   ],
   also: {
     isSignedElsewhere: `exists (select 1 from import_row join import_batch on import_batch.id = import_id
@@ -97,7 +100,7 @@ export const readFormerVersions = (prepare: Prepare, clientId: string, nowMs: nu
 export function prescriptionFact(
   prepare: Prepare,
   roles: ReadonlyMap<string, Role>,
-  { signedBy, retargets, findings, plan, isSignedElsewhere, ...row }: SignedPlan,
+  { signedBy, retargets, findings, plan, isSignedElsewhere, isByReview, ...row }: SignedPlan,
 ): PrescriptionFact {
   const signature = signatureOf(prepare, { id: row.id, signedBy, retargets });
   return {
@@ -105,6 +108,7 @@ export function prescriptionFact(
     signedBy,
     versions: signature.versions,
     role: roles.get(signature.signedBy) ?? 'coach',
+    ...(isByReview ? { isByReview: true } : {}),
     ...(isSignedElsewhere === 1 ? { isSignedElsewhere: true } : {}),
     guards: guardFindings(findings).map(({ rule, subject, exerciseIndex }) => ({
       rule,

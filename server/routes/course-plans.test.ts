@@ -183,6 +183,53 @@ describe('a review that binds (REV-10)', () => {
     });
   });
 
+  it('takes an answer back with the version it made, until the plan opens again', async () => {
+    const { api, made: person } = await startAfter(ready);
+    const view = await nextVisit(api, person, PAIN);
+    const path = `/sessions/${view.id}/events`;
+    const given = await answer(api, view, { loadSteps: 1 });
+    await api.post(path, given);
+    api.clock.nowMs += 1_000;
+    const now = async () => (await read(api, person)).facts.prescriptions[0];
+    const made = await now();
+    expect(made).toMatchObject({ isByReview: true });
+    const undo = () => ({
+      events: given.events.map((event) => ({
+        id: newId(),
+        sessionId: view.id,
+        deviceId: newId(),
+        seq: 0,
+        atMs: api.clock.nowMs,
+        type: 'undone',
+        eventId: event.id,
+      })),
+    });
+    expect((await api.call('POST', path, undo(), 'aske')).status).toBe(403);
+    await api.post(path, undo());
+    const back = await now();
+    // The version that was signed stands again, and so does its question.
+    expect(back).toMatchObject({ signedBy: 'clara' });
+    expect(back?.versions).toContain(person.prescriptionId);
+    expect(back?.plan.exercises[0]?.load).toEqual(
+      person.client.facts.prescriptions[0]?.plan.exercises[0]?.load,
+    );
+    const open = () => api.call('POST', '/sessions', { id: newId(), prescriptionId: back?.id });
+    expect((await open()).body).toMatchObject({ errors: [{ rule: 'REV-10' }] });
+    api.clock.nowMs += 1_000;
+    const declined = await answer(api, view, {}, DECLINED);
+    const otherDevice = newId();
+    declined.events = declined.events.map((event) => ({ ...event, deviceId: otherDevice }));
+    await api.post(path, declined);
+    expect((await now())?.id).toBe(back?.id);
+    expect((await open()).status).toBe(201);
+    api.clock.nowMs += 1_000;
+    const late = await api.refused(path, {
+      events: declined.events.map((event) => ({ ...undo().events[0], eventId: event.id })),
+    });
+    expect(late.status).toBe(409);
+    expect((await api.sql("select 1 from audit where action = 'review-taken-back'")).length).toBe(1);
+  });
+
   it('keeps the version as it is where the answer changes nothing, or declines', async () => {
     const { api, made: person } = await startAfter(ready);
     const view = await nextVisit(api, person, PAIN);

@@ -20,6 +20,7 @@ import { opening } from '../opening';
 import { notFound } from '../problem';
 import { clientRecord } from '../record/client';
 import { checkReviewAnswers } from '../record/commands/check-review-answers';
+import { checkReviewTakenBack } from '../record/commands/check-review-taken-back';
 import { enterSession } from '../record/commands/enter-session';
 import { keepReviewedVersion } from '../record/commands/keep-reviewed-version';
 import { takeEvents } from '../record/commands/take-events';
@@ -132,14 +133,17 @@ export const sessionRoutes = (aheadMs: number) =>
       const { em, nowMs } = c.var;
       const sessionId = c.req.param('id');
       const kit = answer >= 0 ? await readKit(em) : null;
-      const { session, fresh, changed } = await inTransaction(em, (prepare) => {
+      const { session, fresh, changed, isTakenBack } = await inTransaction(em, (prepare) => {
         const by = { nowMs, aheadMs, practitionerId: c.var.practitioner.id };
         const taken = takeEvents(prepare, sessionId, events, by);
         if (kit) checkReviewAnswers(prepare, taken, events, { weightKits: kit.weightKits, nowMs });
-        return taken;
+        const isTakenBack = checkReviewTakenBack(prepare, taken, nowMs);
+        if (isTakenBack) requirePermission(c.var.practitioner, 'sign');
+        return { ...taken, isTakenBack };
       });
       if (fresh.length > 0) c.var.feed.publish({ said: 'events', events: fresh });
-      if (fresh.some(({ type }) => type === 'review-answered')) await keepReviewedVersion(c, session);
+      if (isTakenBack || fresh.some(({ type }) => type === 'review-answered'))
+        await keepReviewedVersion(c, session);
       if (changed) await tellChange(c, session.clientId);
       return c.json({ accepted: events.map(({ id }) => id) });
     });

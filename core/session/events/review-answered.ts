@@ -5,7 +5,7 @@ import { reviewAnswerSchema } from './values';
 export const reviewAnswered = defineEvent({
   type: 'review-answered',
   body: reviewAnswerSchema.shape,
-  undoable: false,
+  undoable: true,
   afterFinish: true,
   corrects: false,
   atHome: false,

@@ -22,6 +22,8 @@ export type VersionToKeep = {
   findings: readonly Finding[];
   overrideReason: string | null;
   retargets: string | null;
+  /** Made by the answer to a review (rule REV-10). */
+  isByReview?: boolean;
   changes: readonly Message[];
 };
 

@@ -1,8 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { whoMay } from '#core/access';
 import { calledIn } from '#core/plan';
-import { limitsInForce, reviewOfCourse, reviewSession } from '#core/record';
+import { limitsInForce, mayTakeBack, reviewOfCourse, reviewSession } from '#core/record';
 import { changeWords } from '#core/review';
+import { undoable } from '#core/session';
 import type { Act } from '../../act/act';
 import { type LiveSession, useSession } from '../../data/live-session';
 import { useClient, useMay, usePractice } from '../../data/queries';
@@ -16,7 +17,7 @@ import { ReviewAnswerForm } from './ReviewAnswerForm';
  * What the session suggests for the next one, with its reason and rule. It waits for an answer: the plan does not open again
  * before it has one (rule REV-10).
  */
-export function NextTime({ session: { view, state }, act }: { session: LiveSession; act: Act }) {
+export function NextTime({ session: { view, state, log }, act }: { session: LiveSession; act: Act }) {
   const { data: client } = useClient(view.clientId);
   const { data: practice } = usePractice();
   const { session: before } = useSession(view.idBefore ?? view.id);
@@ -54,6 +55,14 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
   };
   const maySign = useMay('sign');
   useAction('accept-reviews', acceptAll, { enabled: maySign && open.length > 0 });
+  const takesBack = (place: number) => {
+    const event = undoable(log).findLast(
+      (one) => one.type === 'review-answered' && one.exerciseIndex === place,
+    );
+    return event && maySign && client && mayTakeBack(client.facts, view.id)
+      ? () => act({ do: 'undo', eventId: event.id })
+      : null;
+  };
   const called = calledIn(view.plan.exercises);
   if (!isReady || done.length === 0) return null;
   const limits = limitsInForce(client.facts, client.judgedAtMs);
@@ -91,6 +100,7 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
               answer={answer}
               limits={limits}
               act={act}
+              takeBack={takesBack(place)}
               isAlone={done.length === 1}
             />
           )}

@@ -28,6 +28,7 @@ export function ReviewAnswerForm({
   answer,
   limits,
   act,
+  takeBack,
   isAlone,
 }: {
   plan: Plan;
@@ -36,6 +37,8 @@ export function ReviewAnswerForm({
   answer: ReviewAnswer | undefined;
   limits: Limits;
   act: Act;
+  /** Takes the answer back; null where that is not possible any more. */
+  takeBack: (() => void) | null;
   /** Whether it is the only exercise: then its answer is the main key. */
   isAlone: boolean;
 }) {
@@ -79,10 +82,21 @@ export function ReviewAnswerForm({
         <p className="text-[15px]">
           {ANSWERED[answer.answer]}
           {answer.answer === 'edited' && `: ${translate(changeWords(tidyChange(answer.change)))}`}
-          {answer.reason && `: ${answer.reason}`}.
+          {answer.reason && `: ${answer.reason}`}.{' '}
+          {takeBack && (
+            <button
+              type="button"
+              className="min-h-9 underline underline-offset-4 print:hidden"
+              onClick={takeBack}
+            >
+              <Trans>
+                Take it back<span className="sr-only"> for {translate(label)}</span>
+              </Trans>
+            </button>
+          )}
         </p>
       )}
-      {/* The answer has made the next version: what is to be changed after it is changed there. */}
+      {/* The answer has made the next version: to answer otherwise it is taken back first. */}
       {!answer && (
         <div className="flex flex-wrap gap-2 print:hidden">
           <Button

@@ -55,6 +55,7 @@ const WORDS: Record<AuditAction, string> = {
   prescribed: t`Signed a plan`,
   'prescribed-past-guard': t`Signed a plan past a guard`,
   'prescribed-by-review': t`Took what the review asked for`,
+  'review-taken-back': t`Took the answer to a review back`,
   're-targeted': t`Re-targeted a plan`,
   'plan-changed': t`Changed a plan`,
   'rung-entered': t`Entered a rung of the ladder`,
