@@ -224,6 +224,21 @@ describe('checking a block (PRO-3, PRO-4)', () => {
   });
 });
 
+it('says which sessions fall on a day that the calendar keeps free, and why (CRS-5)', () => {
+  const game = { id: 'cup', kind: 'game' as const, day: isoOf(MONDAY + 5), title: 'Cup final' };
+  const found = (season: BlockWish['season']) =>
+    englishOf(
+      checkBlock(blockOf(wishOf([line('lower')], { season }), on([1, 'lower'], [4, 'lower'])), PLANS).map(
+        ({ rule, level, message }) => [rule, level, message],
+      ),
+    );
+  expect(found([game])).toEqual([
+    ['CRS-5', 'note', expect.stringMatching(/^A session falls on .*: the day before Cup final\.$/)],
+  ]);
+  expect(found([{ ...game, dayBeforeToo: true }])).toEqual([]);
+  expect(found([{ ...game, kind: 'journey' }])).toEqual([]);
+});
+
 const anyLine = (id: string) =>
   fc.record({
     coursePlanId: fc.constant(id),

@@ -6,12 +6,13 @@ import { RULES } from '../rules/catalogue';
 import { type Block, onDays } from './block';
 import { type BlockPlan, share } from './block-plan';
 import type { OnDay } from './on-day';
+import { whyFree } from './season';
 
 const { leastPerWeek: LEAST, mostPerWeek: MOST } = RULES['PRO-3'].figures;
 
 /**
  * What the rules find about a block: sessions of the same limbs too close, a muscle too often or too seldom, and that heavy
- * work is needed for maximal strength (rules PRO-3, PRO-4). Without a finding of level hard or guard, each of its sessions
+ * work is needed for maximal strength, sessions on days that the calendar keeps free (rules PRO-3, PRO-4, CRS-5). Without a finding of level hard or guard, each of its sessions
  * opens as far as how often goes, if nothing else is done (rule START-1).
  */
 export function checkBlock(block: Block, plans: readonly BlockPlan[]): Finding[] {
@@ -23,6 +24,7 @@ export function checkBlock(block: Block, plans: readonly BlockPlan[]): Finding[]
     ...checkOften(sessions, planOf),
     ...checkSeldom(block, plans),
     ...checkHeavy(block, plans),
+    ...checkSeason(sessions, block),
   ];
 }
 
@@ -135,3 +137,20 @@ function checkHeavy({ wish }: Block, plans: readonly BlockPlan[]): Finding[] {
     },
   ];
 }
+
+/** Sessions that were put, by hand or by a request, on days that the calendar keeps free: it may be meant, so it is said. */
+const checkSeason = (sessions: readonly OnDay[], { wish }: Block): Finding[] =>
+  [...new Set(sessions.map(({ day }) => day))].flatMap((day): Finding[] => {
+    const why = whyFree(day, wish.season);
+    return why === null
+      ? []
+      : [
+          {
+            rule: 'CRS-5',
+            level: 'note',
+            subject: 'season',
+            message: msg('A session falls on {day}: {why}.', { day: { isoDay: isoOf(day) }, why }),
+            remedy: msg('Move it, or take the day before that game too where it is meant.'),
+          },
+        ];
+  });
