@@ -13,7 +13,7 @@ export { chainOf, linksThatHold } from './chain/chain';
 export { limbInHand } from './chain/uses';
 export { chooseWork, type Reason, WORK_LABELS, type WorkOption } from './choose-work';
 export { comparisonInForce, comparisonWords } from './comparison-in-force';
-export { courseDays } from './course-days';
+export { type CourseDay, courseDays } from './course-days';
 export {
   courseRecordOf,
   draftOfToday,
@@ -36,6 +36,7 @@ export {
   type SessionFact,
   VERSIONS_COUNT_MS,
 } from './facts';
+export { type HeavyShare, heavyShare } from './heavy-share';
 export {
   type Hold,
   type HoldEnd,

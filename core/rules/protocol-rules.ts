@@ -69,10 +69,11 @@ export const protocolRules = {
     level: 'note',
     source: HOUSE,
     by: 'course/place-sessions.ts placeSessions',
-    figures: NO_FIGURES,
-    words: () =>
+    figures: { mostPercentOfHeavy: 60, meanOfWeeks: 4 },
+    words: ({ mostPercentOfHeavy, meanOfWeeks }) =>
       msg(
-        'A finisher after main lifts, a deload week, one heavy and two BFR days, or the bridge when heavy is not possible. Maximal strength needs heavy work.',
+        'A finisher after main lifts, a deload week (up to {mostPercentOfHeavy} % of the heavy volume of a week, in the mean of the {meanOfWeeks} before), one heavy and two BFR days, or the bridge when heavy is not possible. Maximal strength needs heavy work.',
+        { mostPercentOfHeavy, meanOfWeeks },
       ),
   }),
   'PRO-5': rule({

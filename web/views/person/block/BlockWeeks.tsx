@@ -1,13 +1,15 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { format } from 'date-fns';
-import { type BlockWeek, daysOf, type Range, seasonName, type WeekOfPlan } from '#core/course';
+import { daysOf, type Range, seasonName, type WeekOfPlan } from '#core/course';
 import { dayOf, WEEKDAY_LABELS, weekdayOf } from '#core/quantity';
 import { translate } from '../../../language/translate';
+import { Why } from '../../../parts/base/Why';
 import { clock, plain } from '../../../words/format';
 import { noonOf } from '../../../words/noon';
+import { useUnits } from '../../../words/units';
 import { DayCell } from './DayCell';
-import type { BlockState } from './use-block';
+import type { BlockState, WeekShown } from './use-block';
 
 /** The whole block, a line a week: its days, what each plan is meant to be in it, its dose, and what falls due. */
 export function BlockWeeks({ block, brush }: { block: BlockState; brush: string }) {
@@ -54,12 +56,13 @@ export function BlockWeeks({ block, brush }: { block: BlockState; brush: string 
 }
 
 /** What a week is meant to be: each plan's share of LOP and of 1RM, the dose, what falls due. */
-function Meant({ week }: { week: BlockWeek }) {
+function Meant({ week }: { week: WeekShown }) {
+  const { mass } = useUnits();
   return (
     <>
       {week.plans.map((plan) => (
         <p key={plan.coursePlanId}>
-          {week.plans.length > 1 && `${plan.name}: `}
+          {week.plans.length > 1 && `${translate(plan.name)}: `}
           <span className="figures text-[15px]">{figuresOf(plan).join(', ')}</span>
         </p>
       ))}
@@ -70,6 +73,12 @@ function Meant({ week }: { week: BlockWeek }) {
           <span className="figures">{clock(week.occludedMs)}</span> occluded
         </Trans>
       </p>
+      {week.heavy && (
+        <p className={week.heavy.isOverMost ? 'notched text-ochre' : 'text-quiet'}>
+          {t`${week.heavy.percent} % of your heavy volume: ${plain(mass.inUnit(week.heavy.kgReps), 0)} of ${plain(mass.inUnit(week.heavy.heavyKgReps), 0)} ${mass.unit}·reps a week`}{' '}
+          <Why rule="PRO-4" />
+        </p>
+      )}
       {week.due.map((words) => (
         <p key={translate(words)} className="notched text-ochre">
           {translate(words)}

@@ -24,7 +24,16 @@ import {
 } from '#core/course';
 import { type Message, msg } from '#core/message';
 import { type Day, dayAt, dayOf, isoOf, newest } from '#core/quantity';
-import { blockDues, blockPlansOf, comparisonWords, courseDays, sessionsByDay } from '#core/record';
+import {
+  blockDues,
+  blockPlansOf,
+  type CourseDay,
+  comparisonWords,
+  courseDays,
+  type HeavyShare,
+  heavyShare,
+  sessionsByDay,
+} from '#core/record';
 import { planningWorker } from '../../../workers/planning';
 
 const USUAL_TIME = '17:30';
@@ -91,6 +100,7 @@ export function useBlock(client: ClientRecord, practice: PracticeView): BlockSta
       ? []
       : weeksOf(block, days, plans, blockDues(facts, judgedAtMs)).map((week) => ({
           ...week,
+          heavy: week.isDeload ? heavyShareOf(days, facts, week.firstDay) : null,
           due: [...comparedIn(facts, week.firstDay), ...week.due],
         })),
     unmet: byHand ? [] : (placed?.unmet ?? []),
@@ -112,6 +122,20 @@ export function useBlock(client: ClientRecord, practice: PracticeView): BlockSta
   };
 }
 
+/** A week of a block, and in a deload week what it stands in for of heavy work. */
+export type WeekShown = BlockWeek & { heavy: HeavyShare | null };
+
+/** What a week that is all to come stands in for of the heavy work before it (rule PRO-4). */
+function heavyShareOf(
+  days: readonly CourseDay[],
+  facts: ClientRecord['facts'],
+  firstDay: Day,
+): HeavyShare | null {
+  const inWeek = days.filter(({ day }) => day >= firstDay && day < firstDay + 7);
+  const plans = inWeek.flatMap((one) => (one.state === 'to-come' && one.plan ? [one.plan] : []));
+  return plans.length === inWeek.length ? heavyShare(plans, facts, firstDay) : null;
+}
+
 /** What a comparison asks of a week that begins on a day, in words; both where it changes within the week. */
 const comparedIn = (facts: ClientRecord['facts'], firstDay: Day): Message[] => {
   const asked = [firstDay, firstDay + 6].flatMap((day) => comparisonWords(facts, day) ?? []);
@@ -126,7 +150,7 @@ export type BlockState = {
   problem: ReturnType<typeof blockWishSchema.safeParse>['error'];
   block: Block;
   entries: BlockEntry[];
-  weeks: BlockWeek[];
+  weeks: WeekShown[];
   unmet: Unmet[];
   /** Sessions of the kept block that the calendar moves, each with why. */
   moved: Rescheduled[];

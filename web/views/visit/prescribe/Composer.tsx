@@ -6,17 +6,19 @@ import type { PracticeView } from '#contract/practice';
 import { type CoursePlanChoice, nameOf, occasionWords } from '#core/course';
 import { boutsOf } from '#core/forecast';
 import type { Text } from '#core/message';
-import { compile, isPostOperativeWork } from '#core/plan';
+import { compile, isPostOperativeWork, type Plan } from '#core/plan';
 import type { Rung } from '#core/protocol';
-import { isEqual, type Limb } from '#core/quantity';
-import type { LastReview } from '#core/record';
+import { type Day, isEqual, type Limb } from '#core/quantity';
+import { heavyShare, type LastReview } from '#core/record';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { FindingsFor } from '../../../parts/base/FindingLine';
-import { Said } from '../../../parts/base/Why';
+import { Said, Why } from '../../../parts/base/Why';
 import { useAction } from '../../../parts/keys/use-action';
 import { AtPlaces } from '../../../parts/plan/AtPlaces';
 import { LimitsInForce } from '../../../parts/plan/LimitsInForce';
+import { plain } from '../../../words/format';
+import { useUnits } from '../../../words/units';
 import { CourseAhead } from './CourseAhead';
 import { EffortForecast } from './EffortForecast';
 import { ExerciseList } from './ExerciseList';
@@ -154,6 +156,9 @@ export function Composer({
               {composed && (
                 <AtPlaces session={session} plan={composed.plan} basis={basis} take={composer.change} />
               )}
+              {composed && session.goal === 'keep' && (
+                <InPlaceOfHeavy client={client} plan={composed.plan} today={basis.today} />
+              )}
               <About notes={notes} redraft={redraft} />
               <WorkChooser client={client} limb={composer.wish.limbs[0]} goal={composer.wish.goal} />
               {composed && timeline && (
@@ -204,6 +209,20 @@ export function Composer({
         <About notes={notes} redraft={redraft} />
       )}
     </div>
+  );
+}
+
+/** What a session stands in for of the heavy work of a week (rule PRO-4). */
+function InPlaceOfHeavy({ client, plan, today }: { client: ClientRecord; plan: Plan; today: Day }) {
+  const { mass } = useUnits();
+  const share = heavyShare([plan], client.facts, today);
+  return (
+    <p className="text-[15px]">
+      {share
+        ? t`One session is ${plain(mass.inUnit(share.kgReps), 0)} ${mass.unit}·reps: ${share.percent} % of your heavy volume, ${plain(mass.inUnit(share.heavyKgReps), 0)} a week.`
+        : t`No heavy work of the last four weeks is on record to compare it with.`}{' '}
+      <Why rule="PRO-4" />
+    </p>
   );
 }
 
