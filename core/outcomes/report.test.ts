@@ -42,7 +42,8 @@ describe('a report', () => {
       { taken: [girth(0, 50), girth(40, 52)], tested: [], pairs: {} },
       { library, book: MEASURES },
     ),
-    next: [{ about: 'Left thigh', says: 'In the block on Mon' }],
+    block: { planned: 4, done: 3, missed: 1 },
+    next: [{ about: 'Left thigh', says: 'on Mon', figures: 'Knee extension 62 mmHg, 10 kg' }],
   };
   const lines = (id: (typeof sectionIdSchema.options)[number], of: ReportBasis = basis) =>
     reportSections([id], of)[0]?.lines.map(({ about, says, figures }) => [about, says, figures]);
@@ -50,6 +51,7 @@ describe('a report', () => {
   it('says what was done, what changed, how sure, what was noticed and what is next, in plain words', () => {
     expect(englishOf(lines('done'))).toEqual([
       ['Sessions', '3 in 4 weeks', 'Knee extension'],
+      ['Of the block', '3 of 4 sessions', '1 missed'],
       [
         'Left thigh under the cuff',
         '14 minutes in all',
@@ -70,7 +72,7 @@ describe('a report', () => {
       ['Worst pain of a joint', '1 of 10', ''],
       ['The day after', 'Not asked', ''],
     ]);
-    expect(englishOf(lines('next'))).toEqual([['Left thigh', 'In the block on Mon', '']]);
+    expect(englishOf(lines('next'))).toEqual([['Left thigh', 'on Mon', 'Knee extension 62 mmHg, 10 kg']]);
   });
 
   it('hides nothing that was noticed', () => {
@@ -107,7 +109,7 @@ describe('a report', () => {
     ];
     const of = { ...basis, sessions, totals: addUp(sessions, library, 0) };
     expect(englishOf(lines('done', of)?.[0]?.[1])).toBe('3 in 1 week');
-    expect(englishOf(lines('done', of)?.[1]?.[2])).toBe(
+    expect(englishOf(lines('done', of)?.[2]?.[2])).toBe(
       '12 sets, at 40 to 62 % of the pressure that stops its flow',
     );
     expect(englishOf(lines('noticed', of)?.[1]?.[1])).toBe('4 of 10');
@@ -154,7 +156,7 @@ describe('a report', () => {
 
   it('has the chosen sections in their order, and says so where there is nothing', () => {
     expect(reportSections(['next', 'done'], basis).map(({ id }) => id)).toEqual(['done', 'next']);
-    const nothing = { sessions: [], totals: addUp([], library, 0), series: [], next: [] };
+    const nothing = { sessions: [], totals: addUp([], library, 0), series: [], block: null, next: [] };
     expect(englishOf(lines('done', nothing as never))).toEqual([['Sessions', 'None yet', '']]);
     expect(lines('changed', nothing as never)).toEqual([]);
     expect(englishOf(lines('next', nothing as never)?.[0]?.[1])).toBe('Nothing is planned');

@@ -53,12 +53,13 @@ export const reportSchema = z.object({
 export type Report = z.infer<typeof reportSchema>;
 type Line = z.infer<typeof lineSchema>;
 
-/** What a report is made from. @property next what is planned, in words */
+/** What a report is made from. @property next what is planned, in words @property block how far it was kept to; null without one */
 export type ReportBasis = {
   sessions: readonly LoggedSession[];
   totals: LogTotals;
   series: readonly Series[];
-  next: readonly { about: Text; says: Text }[];
+  block: { planned: number; done: number; missed: number } | null;
+  next: readonly { about: Text; says: Text; figures: Text }[];
 };
 
 /** The sections of a report in plain words: what was done, what changed, how sure, what was noticed, what next. */
@@ -66,7 +67,7 @@ export const reportSections = (chosen: readonly SectionId[], basis: ReportBasis)
   sectionIdSchema.options.filter((id) => chosen.includes(id)).map((id) => ({ id, lines: LINES[id](basis) }));
 
 const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
-  done: ({ sessions, totals }) => {
+  done: ({ sessions, totals, block }) => {
     if (totals.sessions === 0) return [line(msg('Sessions'), msg('None yet'))];
     const weeks = Math.max(1, Math.round(spanMs(sessions) / (7 * 24 * 60 * MS_PER_MINUTE)));
     const exercises = [
@@ -83,6 +84,15 @@ const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
         }),
         list(exercises, ', '),
       ),
+      ...(block
+        ? [
+            line(
+              msg('Of the block'),
+              msg('{done} of {planned} sessions', block),
+              msg('{missed} missed', block),
+            ),
+          ]
+        : []),
       ...totals.limbs.map(({ limb, occludedMs, sets }) =>
         line(
           msg('{limb} under the cuff', { limb: LIMB_LABELS[limb] }),
@@ -178,7 +188,7 @@ const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
   next: ({ next }) =>
     next.length === 0
       ? [line(msg('Next'), msg('Nothing is planned'))]
-      : next.map(({ about, says }) => line(about, says)),
+      : next.map(({ about, says, figures }) => line(about, says, figures)),
 };
 
 const line = (about: Text, says: Text, figures: Text = ''): Line => ({ about, says, figures });

@@ -44,6 +44,16 @@ export class UnknownChoice extends MessageError {
   }
 }
 
+/** What is composed, or what stands in for it where choices point to what is not on record any more. */
+export function unlessUnknown<Made, Otherwise>(compose: () => Made, otherwise: Otherwise): Made | Otherwise {
+  try {
+    return compose();
+  } catch (error) {
+    if (error instanceof UnknownChoice) return otherwise;
+    throw error;
+  }
+}
+
 /**
  * A session from choices and what is on record, with everything the rules find about it (rules SCR-2, SCR-4, FIT-1,
  * FIT-2, LOP-3, LOP-4, LOP-5, PRS-1 to PRS-6, LOAD-1 to LOAD-5, PRO-1, PRO-2).

@@ -5,7 +5,7 @@ import type { BlockEntry } from '../course/follow-block';
 import type { OnDay } from '../course/on-day';
 import { sessionOn } from '../course/session-on';
 import { compile } from '../plan/compile';
-import { UnknownChoice } from '../plan/compose';
+import { unlessUnknown } from '../plan/compose';
 import { doseOf } from '../plan/dose';
 import type { Plan } from '../plan/plan';
 import { type Day, dayAt } from '../quantity/days';
@@ -117,12 +117,14 @@ function daysToCome(
   const prescription = versionInForce(facts, coursePlanId);
   if (!prescription) return [];
   const { record } = courseRecordOf(prescription, facts, kit, nowMs);
-  const ahead = composedOrNone(() =>
-    daysAhead(
-      prescription.plan,
-      { ...record, deload: record.deload ?? block.wish.deload },
-      entries.map(({ day }) => day),
-    ),
+  const ahead = unlessUnknown(
+    () =>
+      daysAhead(
+        prescription.plan,
+        { ...record, deload: record.deload ?? block.wish.deload },
+        entries.map(({ day }) => day),
+      ),
+    null,
   );
   return entries.flatMap((entry, place): CourseDay[] => {
     const one = ahead?.[place];
@@ -138,14 +140,4 @@ function daysToCome(
       },
     ];
   });
-}
-
-/** Null where a plan points to what is not on record any more. */
-function composedOrNone<T>(made: () => T): T | null {
-  try {
-    return made();
-  } catch (error) {
-    if (error instanceof UnknownChoice) return null;
-    throw error;
-  }
 }

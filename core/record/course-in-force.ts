@@ -2,7 +2,7 @@ import type { CourseRecord } from '../course/course-record';
 import { type DayChoices, type DaySession, sessionOn } from '../course/session-on';
 import { msg } from '../message/message';
 import type { Basis } from '../plan/basis';
-import { composeSession, UnknownChoice } from '../plan/compose';
+import { composeSession, unlessUnknown } from '../plan/compose';
 import { moveWords } from '../plan/move';
 import type { Deload } from '../plan/movement';
 import type { Plan } from '../plan/plan';
@@ -173,10 +173,8 @@ export function planAsItIs(
   kit: KitInUse,
   basis: Basis,
 ): Plan {
-  try {
-    return composeSession(courseToday(prescription, facts, kit, basis.nowMs).day.whole, basis).plan;
-  } catch (error) {
-    if (error instanceof UnknownChoice) return prescription.plan;
-    throw error;
-  }
+  return unlessUnknown(
+    () => composeSession(courseToday(prescription, facts, kit, basis.nowMs).day.whole, basis).plan,
+    prescription.plan,
+  );
 }

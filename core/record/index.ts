@@ -21,6 +21,7 @@ export {
   recordOfDraft,
   waitsToBeSeen,
 } from './course-in-force';
+export { courseInReport } from './course-in-report';
 export { reviewOfCourse } from './course-review';
 export { type CourseBar, type CourseStrip, courseStrip } from './course-strip';
 export { dailyExposures } from './daily-exposure';

@@ -20,7 +20,7 @@ import {
   seriesOf,
 } from '#core/outcomes';
 import { libraryOf } from '#core/protocol';
-import { plansInForce } from '#core/record';
+import { courseInReport } from '#core/record';
 import { failureWords } from '../../../data/api';
 import { useIssueReport, useLog, useOutcomes, useReportPdf, useReports } from '../../../data/outcomes';
 import { useClient, usePractice, usePractitioner } from '../../../data/queries';
@@ -185,10 +185,7 @@ function draftReport(
     sessions,
     totals: addUp(sessions, library, zoneOffsetMs),
     series: seriesOf(measured, { library, book: measureBook(client.facts.ownMeasures) }),
-    next: plansInForce(client.facts, client.judgedAtMs).map(({ coursePlan, turn }) => ({
-      about: coursePlan.name,
-      says: turn.why,
-    })),
+    ...courseInReport(client.facts, practice, client.judgedAtMs),
   };
   const times = [
     ...sessions.map(({ startedAtMs }) => startedAtMs),
