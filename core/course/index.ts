@@ -14,6 +14,7 @@ export { BLOCK_STARTS, type BlockStartId, startBlock } from './block-starts';
 export { type BlockWeek, type Range, type WeekOfPlan, weeksOf } from './block-weeks';
 export { type Appointment, type CalendarDays, calendarDays } from './calendar-days';
 export { checkBlock } from './check-block';
+export { comesTo } from './comes-to';
 export {
   type CoursePlan,
   type CoursePlanChoice,

@@ -128,7 +128,9 @@ describe('a report', () => {
       }),
     ];
     expect(
-      englishOf(lines('done', { ...basis, sessions: passive, totals: addUp(passive, library, 0) })),
+      englishOf(
+        lines('done', { ...basis, block: null, sessions: passive, totals: addUp(passive, library, 0) }),
+      ),
     ).toEqual([
       ['Sessions', '1 in 1 week', 'Knee extension'],
       ['Left thigh under the cuff', '5 minutes in all', ''],

@@ -190,6 +190,7 @@ function Row({
                 moves={(kind) => (
                   <MovementWords
                     choice={choice}
+                    planned={planned}
                     kind={kind}
                     session={session}
                     basis={basis}

@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
+import { comesTo } from '#core/course';
 import {
   type Basis,
   byWords,
@@ -13,6 +14,7 @@ import {
   type Movement,
   movementOf,
   movementsFor,
+  type PlannedExercise,
   type SessionChoice,
   stepWords,
   withMovements,
@@ -47,12 +49,15 @@ const STEPS_OFFERED = [0.5, 1, 2, 5, 10, 20];
 /** How one figure of an exercise moves, in words that are the control: by what, by how much, and up to where (rule CRS-1). */
 export function MovementWords({
   choice,
+  planned,
   kind,
   session: { schoolId },
   basis,
   change,
 }: {
   choice: ExerciseChoice;
+  /** Undefined while a figure is half typed. */
+  planned: PlannedExercise | undefined;
   kind: FigureKind;
   session: Pick<SessionChoice, 'schoolId'>;
   basis: Basis;
@@ -73,6 +78,7 @@ export function MovementWords({
         basis,
       ),
     );
+  const bound = now && planned && comesTo(now, planned, basis.weightKits);
   return (
     <p className="text-[14px] leading-6 text-quiet [&_button]:text-ink">
       {now?.by === 'week' && (
@@ -117,6 +123,7 @@ export function MovementWords({
               label: translate(figureWords(now.figure, to)),
             }))}
           />
+          {bound && <span className="figures"> {translate(bound)}</span>}
         </>
       )}
     </p>
