@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ROLES, type Role } from '#core/access';
+import { rungSessionsSchema } from '#core/course';
 import { cuffSchema } from '#core/cuff';
 import { pumpSchema, strapSchema } from '#core/kit';
 import { weightKitSchema } from '#core/load';
@@ -45,6 +46,8 @@ export const practiceSettingsSchema = z.object({
   /** What is at the head of a report beneath the name: address, licences, opening hours. */
   letterhead: z.string().trim().max(400, msg('At most 400 characters.')).default(''),
   stricter: stricterSchema,
+  /** Tolerated sessions on a rung before the next (rule PRO-5). */
+  rungSessions: rungSessionsSchema.default({}),
   /** How effort is said: 0 to 10, or repetitions that were left (rule RUN-2). */
   effortIn: effortInSchema.default('of-ten'),
   /** In which order dates are written and typed. */

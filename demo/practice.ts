@@ -16,6 +16,7 @@ export const PRACTICE = {
   phone: '555 0142',
   letterhead: 'Boathouse yard 3, by the tide gate\nMonday to Friday, 8 to 19',
   stricter: [],
+  rungSessions: {},
   effortIn: 'of-ten',
   dateOrder: 'day-month-year',
   arbitraryUpToMmHg: 170,

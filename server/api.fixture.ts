@@ -62,6 +62,7 @@ const PRACTICE = [
       phone: '',
       letterhead: '',
       stricter: [],
+      rungSessions: {},
     },
   ],
   [practitionerRecord.entity, { id: 'clara', name: 'Clara', role: 'clinician', listOrder: 0 }],

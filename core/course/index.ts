@@ -28,7 +28,13 @@ export {
   planNameSchema,
 } from './course-plan';
 export { type BlockEntry, followBlock } from './follow-block';
-export { type LadderAnswers, ladderAnswersSchema, type RungCheck } from './ladder';
+export {
+  type LadderAnswers,
+  ladderAnswersSchema,
+  type RungCheck,
+  type RungSessions,
+  rungSessionsSchema,
+} from './ladder';
 export type { OnDay } from './on-day';
 export { placeBlock, type Running } from './place-block';
 export type { Unmet } from './place-sessions';

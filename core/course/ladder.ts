@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { type Message, msg } from '../message/message';
-import { type LadderRung, ladderRungSchema, rungHeight } from '../protocol/exercise';
+import { type LadderRung, ladderRungSchema, type Rung, rungHeight } from '../protocol/exercise';
 import type { Limb } from '../quantity/limb';
 
 /** What is asked of a limb before it enters a rung; the days since its procedure are known (rule PRO-5). */
@@ -27,6 +27,30 @@ export type RungCheck = {
   /** Why a clinician entered it although something was missing; null where nothing was. */
   reason: string | null;
 };
+
+const LEAST_SESSIONS = 2;
+const MOST_SESSIONS = 40;
+
+const manySessions = z
+  .number(msg('Enter the sessions.'))
+  .int(msg('Whole sessions.'))
+  .min(LEAST_SESSIONS, msg('At least {least} sessions.', { least: LEAST_SESSIONS }))
+  .max(MOST_SESSIONS, msg('At most {most} sessions.', { most: MOST_SESSIONS }))
+  .optional();
+
+/** Tolerated sessions that a practice asks for on a rung before the next; two where it says nothing, never fewer (rule PRO-5). */
+export const rungSessionsSchema = z.object({
+  passive: manySessions,
+  isometric: manySessions,
+  unloaded: manySessions,
+  loaded: manySessions,
+  functional: manySessions,
+} satisfies Record<Rung, unknown>);
+export type RungSessions = z.infer<typeof rungSessionsSchema>;
+
+/** How many of a rung are asked for. @example sessionsAsked({ isometric: 4 }, 'isometric') //=> 4 */
+export const sessionsAsked = (asked: RungSessions, rung: LadderRung): number =>
+  rung === 'done' ? 0 : (asked[rung] ?? LEAST_SESSIONS);
 
 /** The rung above, and the one below; the ladder ends with itself. */
 export const rungAbove = (rung: LadderRung): LadderRung =>

@@ -1,7 +1,7 @@
 import type { Role } from '../access/permissions';
 import type { Block } from '../course/block';
 import type { CoursePlan } from '../course/course-plan';
-import type { RungCheck } from '../course/ladder';
+import type { RungCheck, RungSessions } from '../course/ladder';
 import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
 import type { WeightKit } from '../load/weight-kit';
@@ -95,6 +95,8 @@ export type ClientFacts = {
   stricter: Stricter;
   /** The most it puts on a limb without a LOP, in mmHg; null where it does not work so (rule PRS-7). */
   arbitraryUpToMmHg: number | null;
+  /** Tolerated sessions the practice asks for on each rung (rule PRO-5). */
+  rungSessions: RungSessions;
   /** Exercises the practice has added or changed. */
   ownExercises: Library;
   /** Measures the practice has added or says otherwise. */

@@ -90,6 +90,27 @@ describe('the ladder of a limb (PRO-5)', () => {
     expect(englishOf(advice([check('unloaded', 9)], { sessions: other })[0])).toBe('stay');
   });
 
+  it('asks for as many sessions of a rung as the practice does', () => {
+    const three = [testSessionFact(2), testSessionFact(4), testSessionFact(6)];
+    const asked = (many: number) =>
+      advice([check('unloaded', 9)], { sessions: three, rungSessions: { unloaded: many, loaded: 9 } });
+    expect(englishOf(asked(3)[0])).toBe('up');
+    expect(
+      englishOf(
+        asked(4)
+          .slice(0, 1)
+          .concat(asked(4)[2] ?? []),
+      ),
+    ).toEqual(['stay', '3 of 4 sessions tolerated on this rung.']);
+    const facts = operated({
+      rungChecks: [check('unloaded', 9)],
+      sessions: three,
+      rungSessions: { unloaded: 4 },
+    });
+    const [found] = checkRungEntry(facts, { limb, rung: 'loaded', answers }, NOW_MS);
+    expect(englishOf(found?.message)).toContain('4 tolerated sessions on the rung below');
+  });
+
   it('waits after a session that was not tolerated, and goes down with pain above five today', () => {
     const bad = {
       sessions: [testSessionFact(1, { tolerated: false }), testSessionFact(3), testSessionFact(5)],
@@ -185,7 +206,7 @@ describe('the ladder of a limb (PRO-5)', () => {
     expect(missing('unloaded', { pain: 9 }, stood)).toEqual([]);
     expect(missing('loaded', { pain: 9 }, stood)).toEqual([]);
     expect(missing('functional', { pain: 9 }, stood)).toHaveLength(2);
-    const sessions = 'two tolerated sessions on the rung below';
+    const sessions = '2 tolerated sessions on the rung below';
     expect(missing('functional', {}, stood)).toEqual([sessions]);
     expect(missing('functional', {}, below('unloaded'))).toEqual([sessions]);
     expect(missing('loaded', {}, operated())).toEqual([sessions]);

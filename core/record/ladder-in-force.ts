@@ -1,4 +1,11 @@
-import { type LadderAnswers, missingFor, type RungCheck, rungAbove, rungBelow } from '../course/ladder';
+import {
+  type LadderAnswers,
+  missingFor,
+  type RungCheck,
+  rungAbove,
+  rungBelow,
+  sessionsAsked,
+} from '../course/ladder';
 import type { Finding } from '../findings/finding';
 import { list, type Message, msg, sentences } from '../message/message';
 import { RUNG_NAMES } from '../plan/goals';
@@ -89,7 +96,6 @@ export function daysSinceProcedure(
 /** Where a limb is to go on the ladder, and why; going up is asked for first, never done by itself. */
 export type RungAdvice = { move: 'begin' | 'up' | 'stay' | 'down' | 'done'; to: LadderRung; why: Message };
 
-const SESSIONS_TO_GO_UP = 2;
 const PAIN = RULES['REV-2'].figures;
 
 /** What was done with a limb since it entered its rung. */
@@ -106,7 +112,7 @@ function onTheRung(
 
 /**
  * What the last sessions, today's pain and the days since the procedure say of a limb's rung (rules PRO-5, REV-2).
- * Down with pain above 5; up after two tolerated sessions on the rung, the last among them; else stay. What went down by itself is
+ * Down with pain above 5; up after the tolerated sessions that the practice asks for, the last among them; else stay. What went down by itself is
  * said.
  */
 export function adviseRung(facts: ClientFacts, limb: Limb, nowMs: number): RungAdvice {
@@ -123,11 +129,9 @@ export function adviseRung(facts: ClientFacts, limb: Limb, nowMs: number): RungA
   }
   if (last && !last.tolerated)
     return { move: 'stay', to: rung, why: msg('The last session was not tolerated: wait.') };
-  if (tolerated < SESSIONS_TO_GO_UP) {
-    const why = msg('{tolerated} of {asked} sessions tolerated on this rung.', {
-      tolerated,
-      asked: SESSIONS_TO_GO_UP,
-    });
+  const asked = sessionsAsked(facts.rungSessions, rung);
+  if (tolerated < asked) {
+    const why = msg('{tolerated} of {asked} sessions tolerated on this rung.', { tolerated, asked });
     return {
       move: 'stay',
       to: rung,
@@ -146,18 +150,24 @@ export function adviseRung(facts: ClientFacts, limb: Limb, nowMs: number): RungA
 
 /**
  * What keeps a limb from a rung, from the record and from what is answered now: a guard that names all that is missing. A rung is
- * entered from the one below it, with two tolerated sessions there, the last among them; the last also by a retest with the sides
+ * entered from the one below it, with the tolerated sessions there that the practice asks for, the last among them; the last also by a retest with the sides
  * compared. Going down or staying needs nothing (rule PRO-5).
  */
 export function checkRungEntry(
-  facts: Ladder & Pick<ClientFacts, 'conditions' | 'strengthTests' | 'ownExercises'>,
+  facts: Ladder & Pick<ClientFacts, 'conditions' | 'strengthTests' | 'ownExercises' | 'rungSessions'>,
   { limb, rung, answers }: { limb: Limb; rung: LadderRung; answers: Omit<LadderAnswers, 'daysSinceSurgery'> },
   nowMs: number,
 ): Finding[] {
   const check = rungInForce(facts, limb);
   if (check && rungHeight(rung) <= rungHeight(check.rung)) return [];
   const missing = [
-    ...(isReadyFor(facts, check, rung) ? [] : [msg('two tolerated sessions on the rung below')]),
+    ...(isReadyFor(facts, check, rung)
+      ? []
+      : [
+          msg('{asked} tolerated sessions on the rung below', {
+            asked: sessionsAsked(facts.rungSessions, rungBelow(rung)),
+          }),
+        ]),
     ...(rung === 'done' && !areSidesCompared(facts, limb, check?.sinceMs ?? 0, nowMs)
       ? [msg('a retest of the 1RM, with the other side tested by the same exercise')]
       : []),
@@ -180,14 +190,14 @@ export function checkRungEntry(
 
 /** Whether the sessions on record speak for a rung; the first asks for none. */
 function isReadyFor(
-  facts: Pick<ClientFacts, 'sessions'>,
+  facts: Pick<ClientFacts, 'sessions' | 'rungSessions'>,
   check: RungStood | undefined,
   rung: LadderRung,
 ): boolean {
   if (rung === rungBelow(rung)) return true;
   if (check?.rung !== rungBelow(rung)) return false;
   const { last, tolerated } = onTheRung(facts, check);
-  return last?.tolerated === true && tolerated >= SESSIONS_TO_GO_UP;
+  return last?.tolerated === true && tolerated >= sessionsAsked(facts.rungSessions, check.rung);
 }
 
 /** Whether the limb was tested since it entered its rung, and the other side by the same exercise, not too long ago (LOAD-2). */

@@ -57,6 +57,7 @@ export const strangerFacts: ClientFacts = {
   zoneOffsetMs: 0,
   stricter: [],
   arbitraryUpToMmHg: null,
+  rungSessions: {},
   ownExercises: {},
   ownMeasures: {},
   comparisons: [],

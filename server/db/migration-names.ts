@@ -31,6 +31,6 @@ export const MIGRATION_NAMES = [
   '029-messages',
   '030-plain-names',
   '031-retention',
-  '032-plan-names-and-reviews',
+  '032-courses-as-signed',
 ] as const;
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -31,7 +31,7 @@ import { SiteKeys } from './migrations/028-site-keys';
 import { Messages } from './migrations/029-messages';
 import { PlainNames } from './migrations/030-plain-names';
 import { Retention } from './migrations/031-retention';
-import { PlanNamesAndReviews } from './migrations/032-plan-names-and-reviews';
+import { CoursesAsSigned } from './migrations/032-courses-as-signed';
 
 const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Migration>) => Migration> = {
   '001-first-tables': FirstTables,
@@ -65,7 +65,7 @@ const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Mi
   '029-messages': Messages,
   '030-plain-names': PlainNames,
   '031-retention': Retention,
-  '032-plan-names-and-reviews': PlanNamesAndReviews,
+  '032-courses-as-signed': CoursesAsSigned,
 };
 
 /** Every migration, in order. */

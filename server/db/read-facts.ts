@@ -93,6 +93,7 @@ export function readFacts(
       units: practice.units,
       stricter: practice.stricter,
       arbitraryUpToMmHg: practice.arbitraryUpToMmHg,
+      rungSessions: practice.rungSessions,
       ownExercises: practice.ownExercises,
       ownMeasures: practice.ownMeasures,
       zoneOffsetMs: practice.zoneOffsetMs,

@@ -13,7 +13,13 @@ import type { Prepare } from './dialect/connection';
 /** What the practice itself says about everyone: its units and exercises, its kit, who works in which role. */
 export type PracticeFacts = Pick<
   ClientFacts,
-  'units' | 'stricter' | 'arbitraryUpToMmHg' | 'ownExercises' | 'ownMeasures' | 'zoneOffsetMs'
+  | 'units'
+  | 'stricter'
+  | 'arbitraryUpToMmHg'
+  | 'rungSessions'
+  | 'ownExercises'
+  | 'ownMeasures'
+  | 'zoneOffsetMs'
 > & {
   kit: Kit;
   roles: ReadonlyMap<string, Role>;
@@ -25,12 +31,14 @@ export function readPracticeFacts(prepare: Prepare, nowMs: number): PracticeFact
     'lengthUnit',
     'stricter',
     'arbitraryUpToMmHg',
+    'rungSessions',
   ]);
   const people = findRows(prepare, practitionerRecord, 'all', ['id', 'role']);
   return {
     units: { mass: settings?.massUnit ?? 'kg', length: settings?.lengthUnit ?? 'cm' },
     stricter: settings?.stricter ?? [],
     arbitraryUpToMmHg: settings?.arbitraryUpToMmHg ?? null,
+    rungSessions: settings?.rungSessions ?? {},
     ownExercises: ownExercisesInUse(prepare),
     ownMeasures: ownMeasures(prepare),
     zoneOffsetMs: -new Date(nowMs).getTimezoneOffset() * MS_PER_MINUTE,

@@ -1,5 +1,6 @@
 import { p } from '@mikro-orm/core';
 import type { PracticeSettings } from '#contract/practice';
+import type { RungSessions } from '#core/course';
 import type { SchoolId } from '#core/protocol';
 import { RULES } from '#core/rules';
 import type { BloodPressure, Stricter } from '#core/screening';
@@ -29,6 +30,7 @@ export const practiceRecord = defineRecord({
     keepYears: p.integer().nullable(),
     dateOrder: p.string().$type<PracticeSettings['dateOrder']>().default('day-month-year'),
     stricter: p.json().$type<Stricter>(),
+    rungSessions: p.json().$type<RungSessions>().default('{}'),
     /** How far a demonstration's clock was moved on. */
     clockAheadMs: p.bigint('number').default(0),
   },

@@ -152,6 +152,7 @@ function keepPractice(
     arbitraryUpToMmHg: null,
     keepYears: null,
     stricter: [],
+    rungSessions: {},
   });
   for (const { list, item, label } of STARTING_KIT) {
     if (!kitIds.includes(item.id)) continue;

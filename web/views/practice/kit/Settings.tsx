@@ -19,6 +19,7 @@ import { useFields } from '../../../parts/forms/use-fields';
 import { BloodPressureFields } from '../../../parts/record/BloodPressureFields';
 import { readPressure } from '../../../parts/record/typed-pressure';
 import { KeptFor } from './KeptFor';
+import { RungSessions } from './RungSessions';
 import { WithoutLop } from './WithoutLop';
 
 /** Units, and which screening items are asked more of; only a clinician changes them (rules SCR-1, SCR-4). */
@@ -81,6 +82,7 @@ export function Settings({ settings }: { settings: PracticeSettings }) {
         <PressureLimit settings={settings} change={change} />
       </div>
       <WithoutLop settings={settings} change={change} />
+      <RungSessions settings={settings} change={change} />
       <KeptFor settings={settings} change={change} />
       <OnPaper settings={settings} change={change} error={write.error} />
       <details>
