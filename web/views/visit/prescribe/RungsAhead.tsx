@@ -42,7 +42,7 @@ export function RungsAhead({ composer, session }: { composer: ComposerState; ses
   return (
     <section aria-label={t`Rungs`} className="max-w-3xl">
       <h3 className="font-semibold">
-        {t`Rungs of the ${translate(LIMB_NAMES[rungs.limb])}, all covered by this signature`}{' '}
+        {t`Rungs, ${translate(LIMB_NAMES[rungs.limb])}: all covered by this signature`}{' '}
         <Why rule="PRO-5" />
       </h3>
       <p className="text-[15px] text-quiet">
