@@ -179,7 +179,7 @@ test('a heavy lift of the sitting is kept as heavy work, with the figures of las
 });
 
 inDemonstration(
-  'a knee climbs a rung: two tolerated sessions, the questions, and the next version',
+  'a knee climbs a rung: two tolerated sessions, the questions, and its work opens without a signature',
   async ({ page }) => {
     const next = async (touch: () => Promise<void>) => {
       await openPerson(page, 'Maren Holdwick');
@@ -207,7 +207,7 @@ inDemonstration(
       });
     }
     await inDemonstration.step(
-      'up: what is asked is answered, and unloaded work is drafted and signed',
+      'up: what is asked is answered, and the unloaded work that was signed is what opens',
       async () => {
         await next(async () => {
           await chooseLink(page, 'Prescribe');
@@ -218,8 +218,10 @@ inDemonstration(
           await page.getByLabel('The clinician agrees').check();
           await page.getByRole('button', { name: 'Enter unloaded' }).click();
           await expect(page.getByText(/Stay: unloaded\. 0 of 2 sessions/)).toBeVisible();
-          await page.getByRole('button', { name: /^Sign as/ }).click();
-          await expect(page.getByText(/This version, signed/)).toContainText('in the place of');
+          await expect(page.getByRole('list', { name: 'Exercises in order' })).toContainText('Heel slide');
+          await chooseLink(page, 'Run');
+          await expect(page.getByText('Right thigh: isometric → unloaded, as it was checked.')).toBeVisible();
+          await expect(page.getByText('Heel slide').first()).toBeVisible();
         });
       },
     );

@@ -175,6 +175,85 @@ inDemonstration('eight weeks of cycling', async ({ page }) => {
   });
 });
 
+inDemonstration('six weeks of upper and lower in supersets', async ({ page }) => {
+  await page.goto('/');
+  const name = 'Rufus Tarnholm';
+  const weeks = await Weeks.of(page, name);
+  let presses = 0;
+  const press = async (what: Promise<unknown>) => {
+    presses += 1;
+    await what;
+  };
+  await inDemonstration.step('the exercises of the legs alternate, set by set', async () => {
+    await openPerson(page, name);
+    await chooseLink(page, 'Prescribe');
+    await pick(page.getByLabel('Plan', { exact: true }), 'Legs');
+    await press(page.getByLabel('alternates with the next, set by set').first().click());
+    await press(page.getByRole('button', { name: /^Sign as/ }).click());
+    await expect(page.getByRole('list', { name: 'Plans' })).toContainText('Legs');
+    expect(presses).toBe(2);
+  });
+  await inDemonstration.step('six weeks of both, legs and arms on days of their own', async () => {
+    await openBlock(page, name);
+    await pick(page.getByLabel('Start from'), 'Finishers on an upper/lower split');
+    await page.getByLabel('Starts on', { exact: true }).fill(await weeks.tomorrow());
+    await page.getByLabel('Weeks', { exact: true }).fill('6');
+    await expect(page.getByText('24 sessions in 6 weeks')).toBeVisible();
+    await keepBlock(page);
+    const done = await weeks.liveTheBlock(async () => comes);
+    expect([timesDone(done, 'Legs'), timesDone(done, 'Arms, to finish with')]).toEqual([12, 12]);
+  });
+  await inDemonstration.step(
+    'every session was a superset, under the signatures of the first day',
+    async () => {
+      const { facts } = await weeks.record();
+      const legs = facts.coursePlans.find(({ name: called }) => called === 'Legs');
+      const version = facts.prescriptions.find(({ coursePlanId }) => coursePlanId === legs?.id);
+      expect(version?.plan.exercises.some(({ alternates }) => alternates)).toBe(true);
+      const own = facts.sessions.filter(({ prescriptionId }) => version?.versions.includes(prescriptionId));
+      expect(own).toHaveLength(12);
+      await openBlock(page, name);
+      await expect(page.getByText(/24 sessions in 6 weeks: 24 done, 0 missed, 0 to come/)).toBeVisible();
+    },
+  );
+});
+
+inDemonstration(
+  'a known person is open in four presses, and what moved stands at the top',
+  async ({ page }) => {
+    await page.goto('/');
+    const name = 'Odalys Ferrant';
+    const weeks = await Weeks.of(page, name);
+    await inDemonstration.step('a course that rises each week, signed once', async () => {
+      await openPerson(page, name);
+      await chooseLink(page, 'Prescribe');
+      await choose(page, 'How the pressure moves', '+5 points a week');
+      await page.getByRole('button', { name: /^Sign as/ }).click();
+      await expect(page.getByRole('list', { name: 'Plans' })).toBeVisible();
+      await weeks.live(8, async (record) => ({ ...comes, comes: isOn(record, MON, THU) }));
+      // The day after is asked with the session itself.
+      await weeks.live(3, async () => ({ ...comes, comes: false }));
+    });
+    let presses = 0;
+    const press = async (what: Promise<unknown>) => {
+      presses += 1;
+      await what;
+    };
+    await openPerson(page, name);
+    await chooseLink(page, 'Run');
+    // How the last session was is asked whenever it is; the visit begins after that.
+    for (const key of ['2', 'Enter']) await pressKey(page, key);
+    await expect(page.getByRole('region', { name: 'Check on the day' })).toBeVisible();
+    await expect(page.getByText(/week 2/).first()).toBeVisible();
+    for (const key of ['w', '1', 'Enter', 'Space']) await press(pressKey(page, key));
+    await expect(page).toHaveURL(/\/sessions\//);
+    expect(presses).toBeLessThanOrEqual(4);
+    const { facts } = await weeks.record();
+    const [opened] = facts.sessions.filter(({ finishedAtMs }) => finishedAtMs === null);
+    expect(opened).toBeDefined();
+  },
+);
+
 inDemonstration('a season with two games a week, one of them postponed', async ({ page }) => {
   await page.goto('/');
   const name = 'Odalys Ferrant';
@@ -263,104 +342,164 @@ async function calendarOf(page: Page, clientId: string): Promise<{ uid: string; 
   });
 }
 
-inDemonstration('a knee from day 4 to heavy, the other side and the arms from day one', async ({ page }) => {
-  await page.goto('/');
-  const weeks = await Weeks.ofNew(page, 'Ebba Lindholt');
-  const { judgedAtMs: nowMs } = await weeks.record();
-  const readings = [
-    { systolicMmHg: 122, diastolicMmHg: 76 },
-    { systolicMmHg: 120, diastolicMmHg: 76 },
-  ];
-  await inDemonstration.step('four days after a repair: cleared, fitted, measured, tested', async () => {
-    await weeks.tell('screenings', {
-      yes: ['recent-surgery'],
-      bloodPressures: readings,
-      note: '',
-      procedures: [{ limb: 'right-thigh', atMs: nowMs - 4 * DAY_MS, what: 'Meniscus repair' }],
-    });
-    await weeks.tell('clearances', {
-      subjects: ['recent-surgery'],
-      givenBy: 'Dr Imke Sallowby',
-      byPhysician: true,
-      givenAtMs: nowMs,
-      untilMs: nowMs + 180 * DAY_MS,
-      maxPercentLop: 80,
-      limbs: [],
-      modes: [],
-      note: '',
-    });
-    for (const limb of ['right-thigh', 'left-thigh'] as const) {
-      await weeks.tell('fits', { kind: 'cuff', limb, girthCm: 54, cuffId: 'thigh-l' });
-      for (const position of ['lying', 'sitting'] as const)
-        await weeks.tell('occlusion-pressures', onThigh(limb, position));
-    }
-    for (const limb of ['left-arm', 'right-arm'] as const) {
-      await weeks.tell('fits', { kind: 'cuff', limb, girthCm: 38, cuffId: 'arm-l' });
-      await weeks.tell('occlusion-pressures', {
-        ...onThigh(limb, 'sitting'),
-        site: 'radial',
-        trials: [trial(140, 132), trial(140, 130)],
+inDemonstration(
+  'a knee from day 10 to done, under one signature; the other side and the arms from day one',
+  async ({ page }) => {
+    await page.goto('/');
+    const weeks = await Weeks.ofNew(page, 'Ebba Lindholt');
+    const { judgedAtMs: nowMs } = await weeks.record();
+    const readings = [
+      { systolicMmHg: 122, diastolicMmHg: 76 },
+      { systolicMmHg: 120, diastolicMmHg: 76 },
+    ];
+    await inDemonstration.step('ten days after a repair: cleared, fitted, measured, tested', async () => {
+      await weeks.tell('screenings', {
+        yes: ['recent-surgery'],
+        bloodPressures: readings,
+        note: '',
+        procedures: [{ limb: 'right-thigh', atMs: nowMs - 10 * DAY_MS, what: 'Meniscus repair' }],
       });
-    }
-    await weeks.tell('strength-tests', { exerciseId: 'knee-extension', side: 'left', loadKg: 30, reps: 8 });
-    await weeks.tell('strength-tests', { exerciseId: 'elbow-flexion', side: 'both', loadKg: 12, reps: 8 });
-  });
+      await weeks.tell('clearances', {
+        subjects: ['recent-surgery'],
+        givenBy: 'Dr Imke Sallowby',
+        byPhysician: true,
+        givenAtMs: nowMs,
+        untilMs: nowMs + 180 * DAY_MS,
+        maxPercentLop: 80,
+        limbs: [],
+        modes: [],
+        note: '',
+      });
+      for (const limb of ['right-thigh', 'left-thigh'] as const) {
+        await weeks.tell('fits', { kind: 'cuff', limb, girthCm: 54, cuffId: 'thigh-l' });
+        for (const position of ['lying', 'sitting'] as const)
+          await weeks.tell('occlusion-pressures', onThigh(limb, position));
+      }
+      for (const limb of ['left-arm', 'right-arm'] as const) {
+        await weeks.tell('fits', { kind: 'cuff', limb, girthCm: 38, cuffId: 'arm-l' });
+        await weeks.tell('occlusion-pressures', {
+          ...onThigh(limb, 'sitting'),
+          site: 'radial',
+          trials: [trial(140, 132), trial(140, 130)],
+        });
+      }
+      await weeks.tell('strength-tests', { exerciseId: 'knee-extension', side: 'left', loadKg: 30, reps: 8 });
+      await weeks.tell('strength-tests', { exerciseId: 'elbow-flexion', side: 'both', loadKg: 12, reps: 8 });
+    });
 
-  await inDemonstration.step('the other side and the arms begin on day one', async () => {
-    await weeks.sign('Left thigh', { goal: 'size', limbs: ['left-thigh'] });
-    await weeks.sign('Arms', { goal: 'size', limbs: ['left-arm', 'right-arm'] });
-    expect((await weeks.live(1, async () => comes)).flat().sort()).toEqual(['Arms', 'Left thigh']);
-  });
+    await inDemonstration.step('the other side and the arms begin on day one', async () => {
+      await weeks.sign('Left thigh', { goal: 'size', limbs: ['left-thigh'] });
+      await weeks.sign('Arms', { goal: 'size', limbs: ['left-arm', 'right-arm'] });
+      expect((await weeks.live(1, async () => comes)).flat().sort()).toEqual(['Arms', 'Left thigh']);
+    });
 
-  const YES = ['Swelling is going down', 'Full range of the exercise, without a lag', 'The clinician agrees'];
-  const answer = async (ladder: Locator) => {
-    const pain = ladder.getByRole('group', { name: 'Pain at rest or in daily life' });
-    await pain.getByRole('button', { name: '1', exact: true }).click();
-    for (const yes of YES) await ladder.getByLabel(yes).check();
-  };
-  const rungs = ['Passive', 'Isometric', 'Unloaded', 'Loaded, isolated', 'Functional'];
-  for (const rung of rungs) {
-    await inDemonstration.step(`${rung}: entered, signed, and tolerated twice`, async () => {
-      await openPerson(page, 'Ebba Lindholt');
-      await chooseLink(page, 'Prescribe');
-      if (rung === 'Passive') {
-        await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
-        await choose(page, 'Goal', 'Rehabilitation rung');
-        await choose(page, 'Limbs', 'right thigh');
-        await page.getByRole('button', { name: 'Name, days' }).click();
-        await page.getByLabel('Called').fill('Right thigh');
-      } else await pick(page.getByLabel('Plan', { exact: true }), 'Right thigh');
+    let presses = 0;
+    const press = async (what: Locator) => {
+      presses += 1;
+      await what.click();
+    };
+    const YES = [
+      'Swelling is going down',
+      'Full range of the exercise, without a lag',
+      'The clinician agrees',
+    ];
+    const answer = async (ladder: Locator) => {
+      const pain = ladder.getByRole('group', { name: 'Pain at rest or in daily life' });
+      await press(pain.getByRole('button', { name: '1', exact: true }));
+      for (const yes of YES) await press(ladder.getByLabel(yes));
+    };
+    const enter = async (rung: string) => {
       const ladder = page.getByLabel('Ladder, right thigh');
       await answer(ladder);
-      await ladder.getByRole('button', { name: new RegExp(`^Enter ${rung}`, 'i') }).click();
+      await press(ladder.getByRole('button', { name: new RegExp(`^Enter ${rung}`, 'i') }));
       await expect(ladder).toContainText(new RegExp(`Stay: ${rung}`, 'i'));
-      await page.getByRole('button', { name: /^Sign as/ }).click();
-      await expect(page.getByRole('list', { name: 'Plans' })).toContainText('Right thigh');
-      await weeks.live(7, async (record) => ({ ...comes, comes: isOn(record, MON, THU) }));
-    });
-  }
+    };
+    const tolerateTwice = () =>
+      weeks.live(7, async (record) => ({ ...comes, comes: isOn(record, MON, THU) }));
+    const ofKnee = ({ facts }: ClientRecord) =>
+      facts.prescriptions.filter(({ plan }) => plan.rungs?.limb === 'right-thigh');
 
-  await inDemonstration.step('up and down stairs twice: heavy without the cuff, with a retest', async () => {
-    const test = { exerciseId: 'knee-extension', loadKg: 30, reps: 8 };
-    await weeks.tell('strength-tests', { ...test, side: 'left' });
-    // So soon after an operation a clinician says why.
-    await weeks.tell('strength-tests', { ...test, side: 'right', overrideReason: 'Retest before the end' });
-    await openPerson(page, 'Ebba Lindholt');
-    await chooseLink(page, 'Prescribe');
-    await pick(page.getByLabel('Plan', { exact: true }), 'Right thigh');
-    const ladder = page.getByLabel('Ladder, right thigh');
-    await expect(ladder).toContainText(
-      /Up: done with the cuff\. Tolerated: heavy work without the cuff, with a retest/i,
+    await inDemonstration.step('passive: entered, and the whole ladder signed once', async () => {
+      await openPerson(page, 'Ebba Lindholt');
+      await chooseLink(page, 'Prescribe');
+      await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
+      await choose(page, 'Goal', 'Rehabilitation rung');
+      await choose(page, 'Limbs', 'right thigh');
+      await enter('Passive');
+      const rungs = page.getByRole('region', { name: 'Rungs' }).getByRole('listitem');
+      await expect(rungs).toHaveCount(5);
+      await expect(rungs.last()).toContainText('Step up, 10 cm');
+      await press(page.getByRole('button', { name: /^Sign as/ }));
+      await expect(page.getByRole('list', { name: 'Plans' })).toContainText('Right thigh, passive');
+      // Pain, three answers, the rung, the signature.
+      expect(presses).toBe(6);
+      await tolerateTwice();
+    });
+    const [signed] = ofKnee(await weeks.record());
+
+    for (const rung of ['Isometric', 'Unloaded', 'Loaded, isolated', 'Functional']) {
+      await inDemonstration.step(`${rung}: entered by a check, and tolerated twice`, async () => {
+        await openPerson(page, 'Ebba Lindholt');
+        await chooseLink(page, 'Prescribe');
+        await pick(
+          page.getByLabel('Plan', { exact: true }),
+          rung === 'Isometric' ? 'Right thigh, passive' : 'Right thigh',
+        );
+        presses = 0;
+        await enter(rung);
+        expect(presses).toBe(5);
+        const [now] = ofKnee(await weeks.record());
+        expect(now?.id).toBe(signed?.id);
+        const done = await tolerateTwice();
+        expect(timesDone(done, 'Right thigh')).toBe(2);
+      });
+    }
+
+    await inDemonstration.step(
+      'the course strip shows the rungs, and the plan is named after what it is now',
+      async () => {
+        await openPerson(page, 'Ebba Lindholt');
+        const course = page.getByRole('list', { name: 'Course' });
+        for (const rung of ['passive', 'isometric', 'unloaded', 'loaded, isolated', 'functional'])
+          await expect(course).toContainText(new RegExp(`Right thigh, from .*: ${rung}`));
+        await chooseLink(page, 'Run');
+        await expect(
+          page.getByRole('list', { name: 'Plans' }).getByText('Right thigh', { exact: true }),
+        ).toBeVisible();
+      },
     );
-    await answer(ladder);
-    await ladder.getByRole('button', { name: 'Enter done with the cuff' }).click();
-    await expect(ladder).toContainText(/Done with the cuff, since/i);
-  });
-  const { facts } = await weeks.record();
-  const rungsEntered = facts.rungChecks.filter(({ limb }) => limb === 'right-thigh').map(({ rung }) => rung);
-  expect(rungsEntered).toEqual(['passive', 'isometric', 'unloaded', 'loaded', 'functional', 'done']);
-  expect(facts.rungChecks.every(({ reason }) => reason === null)).toBe(true);
-});
+
+    await inDemonstration.step(
+      'up and down stairs twice: heavy without the cuff, with a retest',
+      async () => {
+        const test = { exerciseId: 'knee-extension', loadKg: 30, reps: 8 };
+        await weeks.tell('strength-tests', { ...test, side: 'left' });
+        // So soon after an operation a clinician says why.
+        await weeks.tell('strength-tests', {
+          ...test,
+          side: 'right',
+          overrideReason: 'Retest before the end',
+        });
+        await openPerson(page, 'Ebba Lindholt');
+        await chooseLink(page, 'Prescribe');
+        await pick(page.getByLabel('Plan', { exact: true }), 'Right thigh');
+        const ladder = page.getByLabel('Ladder, right thigh');
+        await expect(ladder).toContainText(
+          /Up: done with the cuff\. Tolerated: heavy work without the cuff, with a retest/i,
+        );
+        await answer(ladder);
+        await press(ladder.getByRole('button', { name: 'Enter done with the cuff' }));
+        await expect(ladder).toContainText(/Done with the cuff, since/i);
+      },
+    );
+    const { facts } = await weeks.record();
+    const rungsEntered = facts.rungChecks
+      .filter(({ limb }) => limb === 'right-thigh')
+      .map(({ rung }) => rung);
+    expect(rungsEntered).toEqual(['passive', 'isometric', 'unloaded', 'loaded', 'functional', 'done']);
+    expect(facts.rungChecks.every(({ reason }) => reason === null)).toBe(true);
+  },
+);
 
 const DAY_MS = 86_400_000;
 const trial = (goneMmHg: number, backMmHg: number) => ({ goneMmHg, upMmHg: 10, backMmHg, downMmHg: 4 });

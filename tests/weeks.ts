@@ -198,7 +198,8 @@ export class Weeks {
   }
 
   async get<T>(path: string): Promise<T> {
-    const answer = await this.page.request.get(`/api${path}`);
+    // A connection that was idle may be closed just as it is used again.
+    const answer = await this.page.request.get(`/api${path}`, { maxRetries: 3 });
     return this.read(answer, path);
   }
 

@@ -84,7 +84,7 @@ export const protocolRules = {
     figures: NO_FIGURES,
     words: () =>
       msg(
-        'Passive, isometric, unloaded, loaded isolation, functional, heavy without cuff; a rung is of exercise and load. A rung is entered from the one below it, after two tolerated sessions there, the last among them, by pain, swelling, range, days since surgery and the clinician’s word; the last also by a retest with the sides compared. Down goes by itself, after pain or a sign to stop for in a session, or swelling that rose. Work above the rung reached is a guard for as long as the ladder lasts: it ends by done with the cuff, not by age.',
+        'Passive, isometric, unloaded, loaded isolation, functional, heavy without cuff; a rung is of exercise and load. A rung is entered from the one below it, after as many tolerated sessions there as the practice asks for, two at least, the last among them, by pain, swelling, range, days since surgery and the clinician’s word; the last also by a retest with the sides compared. Down goes by itself, after pain or a sign to stop for in a session, or swelling that rose. Work above the rung reached is a guard for as long as the ladder lasts: it ends by done with the cuff, not by age.',
       ),
   }),
   'PRO-6': rule({

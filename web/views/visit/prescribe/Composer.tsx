@@ -129,7 +129,11 @@ export function Composer({
                 findings={ofNone}
                 fixOf={fixOf}
               />
-              <RungsAhead composer={composer} session={session} />
+              <RungsAhead
+                composer={composer}
+                session={session}
+                isSigned={start.inHand?.prescription.plan.rungs !== undefined}
+              />
               {composed && (
                 <CourseAhead
                   client={client}

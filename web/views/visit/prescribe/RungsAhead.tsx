@@ -21,7 +21,16 @@ import type { ComposerState } from './state/use-composer';
 type Rungs = NonNullable<SessionChoice['rungs']>;
 
 /** The work of every rung of the ladder, which one signature covers: what is done is that of the rung the limb is on (PRO-5). */
-export function RungsAhead({ composer, session }: { composer: ComposerState; session: SessionChoice }) {
+export function RungsAhead({
+  composer,
+  session,
+  isSigned,
+}: {
+  composer: ComposerState;
+  session: SessionChoice;
+  /** Whether the version in force has rungs: what is entered then needs no other signature. */
+  isSigned: boolean;
+}) {
   const { basis, change, wish, findings, fixOf } = composer;
   const [adding, setAdding] = useState<Rung | null>(null);
   const { rungs } = session;
@@ -42,11 +51,11 @@ export function RungsAhead({ composer, session }: { composer: ComposerState; ses
   return (
     <section aria-label={t`Rungs`} className="max-w-3xl">
       <h3 className="font-semibold">
-        {t`Rungs, ${translate(LIMB_NAMES[rungs.limb])}: all covered by this signature`}{' '}
-        <Why rule="PRO-5" />
+        {t`Rungs, ${translate(LIMB_NAMES[rungs.limb])}: all covered by this signature`} <Why rule="PRO-5" />
       </h3>
       <p className="text-[15px] text-quiet">
-        {t`Up with a clinician’s word, down by itself. The work of the rung it is on is what opens.`}
+        {t`Up with a clinician’s word, down by itself. The work of the rung it is on is what opens.`}{' '}
+        {isSigned && t`It is signed: sign again only to change it.`}
       </p>
       <ol className="mt-1 border-t border-rule">
         {rungSchema.options.map((rung, place) => (
