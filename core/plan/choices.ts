@@ -11,7 +11,7 @@ import { tempoIdSchema } from '../protocol/tempo';
 import { type Limb, limbSchema, positionSchema } from '../quantity/limb';
 import { goalIdSchema } from './goals';
 import { deloadSchema, movementsSchema } from './movement';
-import { rungsSchema } from './rungs';
+import { isEachOnce, rungsSchema } from './rungs';
 
 const restMs = z
   .number(msg('Enter the rest in seconds.'))
@@ -128,7 +128,7 @@ export const sessionChoiceSchema = z.object({
   schoolId: schoolIdSchema,
   exercises: exerciseChoicesSchema,
   /** The work of the other rungs of a limb's ladder; not there where the plan knows no rungs (rule PRO-5). */
-  rungs: rungsSchema(exerciseChoicesSchema).optional(),
+  rungs: rungsSchema(exerciseChoicesSchema).refine(isEachOnce, msg('Each rung is there once.')).optional(),
   /** What belongs to the sitting before and after the cuff; not there where that is nothing. */
   sitting: sittingSchema.optional(),
   /** Weeks with fewer sets; not there where there are none (rule CRS-5). */

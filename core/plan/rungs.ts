@@ -20,6 +20,10 @@ export const rungsSchema = <Exercise>(exercises: z.ZodType<Exercise[]>) =>
     others: z.array(z.object({ rung: rungSchema, exercises })).max(rungSchema.options.length - 1),
   });
 
+/** Whether each rung is there once. */
+export const isEachOnce = ({ rung, others }: Pick<Rungs<unknown>, 'rung' | 'others'>): boolean =>
+  new Set([rung, ...others.map((one) => one.rung)]).size === others.length + 1;
+
 type OnRungs<Exercise> = { exercises: Exercise[]; rungs?: Rungs<Exercise> | undefined };
 
 /**

@@ -131,6 +131,20 @@ describe('a plan on the rungs of a ladder (PRO-5, CRS-2)', () => {
     );
   });
 
+  it('is as a clinician signed it above the limb’s rung, until that changes', () => {
+    const { plan } = SIGNED;
+    const before = { ...SIGNED.prescription, atMs: daysAgo(10) };
+    const on = (rungChecks: RungCheck[], sessions: SessionFact[] = []) =>
+      onTheirRungs(operated({ prescriptions: [before], rungChecks, sessions })).prescriptions[0]?.plan.rungs
+        ?.rung;
+    expect(plan.rungs?.signedOn).toBe('isometric');
+    expect(on([check('passive', 30)])).toBe('isometric');
+    expect(on([])).toBe('isometric');
+    expect(on([check('passive', 30), check('unloaded', 5)])).toBe('unloaded');
+    const worse = doneOn(3, 'isometric', { tolerated: false, stepsDown: [limb] });
+    expect(on([check('isometric', 30)], [worse])).toBe('passive');
+  });
+
   it('stays under the limb’s rung where the plan names no work for it', () => {
     const { rungs } = SIGNED.plan;
     if (!rungs) throw new RangeError('It has rungs.');
@@ -138,7 +152,7 @@ describe('a plan on the rungs of a ladder (PRO-5, CRS-2)', () => {
     const plan = { ...SIGNED.plan, rungs: { ...rungs, others } };
     const facts = onTheirRungs(
       operated({
-        prescriptions: [testPrescription({ plan })],
+        prescriptions: [testPrescription({ plan, atMs: daysAgo(10) })],
         rungChecks: [check('loaded', 3)],
       }),
     );

@@ -7,13 +7,15 @@ import type { ClientFacts, PassedGuard, PrescriptionFact } from './facts';
 import { type Ladder, rungInForce } from './ladder-in-force';
 
 /**
- * A version with the work of the rung that its limb is on: down by itself, up by a check (rules PRO-5, CRS-2). A limb that was never
- * checked is on the first rung.
+ * A version with the work of the rung that its limb is on: down by itself, up by a check (rules PRO-5, CRS-2). It is as it was signed
+ * until the limb's rung changes after that, since a clinician may sign above it with a reason.
  */
 export function onItsRung(prescription: PrescriptionFact, facts: Ladder): PrescriptionFact {
   const { rungs } = prescription.plan;
   if (!rungs) return prescription;
-  const plan = onRung(prescription.plan, rungInForce(facts, rungs.limb)?.rung ?? 'passive');
+  const stood = rungInForce(facts, rungs.limb);
+  const rung = stood && stood.sinceMs >= prescription.atMs ? stood.rung : rungs.signedOn;
+  const plan = onRung(prescription.plan, rung);
   // What a version changed is said of the rung it was signed on.
   return { ...prescription, plan, changes: plan.rungs?.rung === rungs.signedOn ? prescription.changes : [] };
 }

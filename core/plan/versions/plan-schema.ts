@@ -18,7 +18,7 @@ import { goalIdSchema } from '../goals';
 import { lighterSchema } from '../lighter-schema';
 import { deloadSchema, movementsSchema } from '../movement';
 import { PLAN_VERSION } from '../plan';
-import { rungsSchema } from '../rungs';
+import { isEachOnce, rungsSchema } from '../rungs';
 import { readPlan } from './read-plan';
 
 const words = z.string().max(400);
@@ -132,7 +132,7 @@ const planSchema = z.object({
   goal: goalIdSchema,
   schoolId: schoolIdSchema,
   exercises: plannedExercisesSchema,
-  rungs: rungsSchema(plannedExercisesSchema).extend({ signedOn: rungSchema }).optional(),
+  rungs: rungsSchema(plannedExercisesSchema).extend({ signedOn: rungSchema }).refine(isEachOnce).optional(),
   sitting: sittingSchema.optional(),
   today: lighterSchema.optional(),
   deload: deloadSchema.optional(),

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { Message } from '#core/message';
-import { isRise, moveWords } from '#core/plan';
+import { exerciseWords, isRise, moveWords, type Plan, targetWords } from '#core/plan';
 import type { Recheck } from '#core/record';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
@@ -40,6 +40,26 @@ export function CourseToday({
         </p>
       ))}
     </>
+  );
+}
+
+/** What moved, in a line each: said at the top while the plan itself lies below the questions of the day (rule CRS-3). */
+export function MovesToday({ plan, day: { moves } }: Pick<Recheck, 'day'> & { plan: Plan }) {
+  if (moves.length === 0) return null;
+  return (
+    <ul aria-label={t`What moved`}>
+      {moves.map((move) => {
+        const exercise = plan.exercises[move.exerciseIndex];
+        const target = exercise?.limbs.find(({ limb }) => limb === move.limb);
+        return (
+          <li key={`${move.exerciseIndex} ${move.figure} ${move.limb ?? ''}`} className="notched py-0.5">
+            {exercise && `${translate(exerciseWords(plan, move.exerciseIndex))}: `}
+            {target && <span className="figures font-semibold">{translate(targetWords(target))} </span>}
+            {translate(moveWords(move))} <Why rule="CRS-3" />
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 

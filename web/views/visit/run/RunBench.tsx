@@ -41,7 +41,7 @@ import { DayCheckForm } from '../../../parts/record/DayCheckForm';
 import { FollowUpForm } from '../../../parts/record/FollowUpForm';
 import { LastReview } from '../../../parts/review/LastReview';
 import { dayAndTime } from '../../../words/format';
-import { AsLastTime, CourseToday } from './CourseToday';
+import { AsLastTime, CourseToday, MovesToday } from './CourseToday';
 import { DayExposure } from './DayExposure';
 import { EnterSession } from './EnterSession';
 import { HomeLinks } from './HomeLinks';
@@ -137,6 +137,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
         </p>
       )}
       {again && prescription && <CourseToday day={again.day} rung={rungMoved(prescription, client.facts)} />}
+      {again && shown && !checked && <MovesToday plan={shown} day={again.day} />}
       {endedBlock(client.facts, client.judgedAtMs) && (
         <p className="text-[15px]">
           {t`The block has ended.`}{' '}
