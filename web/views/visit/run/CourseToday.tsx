@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { Message } from '#core/message';
 import { exerciseWords, isRise, moveWords, type Plan, targetWords } from '#core/plan';
+import { LIMB_NAMES } from '#core/quantity';
 import type { Recheck } from '#core/record';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
@@ -47,13 +48,15 @@ export function CourseToday({
 export function MovesToday({ plan, day: { moves } }: Pick<Recheck, 'day'> & { plan: Plan }) {
   if (moves.length === 0) return null;
   return (
-    <ul aria-label={t`What moved`}>
+    <ul aria-label={t`What moved`} className="border-l-2 border-plum pl-3">
       {moves.map((move) => {
         const exercise = plan.exercises[move.exerciseIndex];
         const target = exercise?.limbs.find(({ limb }) => limb === move.limb);
         return (
-          <li key={`${move.exerciseIndex} ${move.figure} ${move.limb ?? ''}`} className="notched py-0.5">
-            {exercise && `${translate(exerciseWords(plan, move.exerciseIndex))}: `}
+          <li key={`${move.exerciseIndex} ${move.figure} ${move.limb ?? ''}`} className="py-0.5">
+            {exercise && translate(exerciseWords(plan, move.exerciseIndex))}
+            {target && (exercise?.limbs.length ?? 0) > 1 && `, ${translate(LIMB_NAMES[target.limb])}`}
+            {': '}
             {target && <span className="figures font-semibold">{translate(targetWords(target))} </span>}
             {translate(moveWords(move))} <Why rule="CRS-3" />
           </li>
