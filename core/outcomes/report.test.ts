@@ -42,7 +42,7 @@ describe('a report', () => {
       { taken: [girth(0, 50), girth(40, 52)], tested: [], pairs: {} },
       { library, book: MEASURES },
     ),
-    block: { planned: 4, done: 3, missed: 1 },
+    block: { planned: 6, done: 3, missed: 1, toCome: 2 },
     next: [{ about: 'Left thigh', says: 'on Mon', figures: 'Knee extension 62 mmHg, 10 kg' }],
   };
   const lines = (id: (typeof sectionIdSchema.options)[number], of: ReportBasis = basis) =>
@@ -51,7 +51,7 @@ describe('a report', () => {
   it('says what was done, what changed, how sure, what was noticed and what is next, in plain words', () => {
     expect(englishOf(lines('done'))).toEqual([
       ['Sessions', '3 in 4 weeks', 'Knee extension'],
-      ['Of the block', '3 of 4 sessions', '1 missed'],
+      ['Of the block', '3 of 6 sessions', '1 missed, 2 to come'],
       [
         'Left thigh under the cuff',
         '14 minutes in all',

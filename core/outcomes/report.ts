@@ -58,7 +58,7 @@ export type ReportBasis = {
   sessions: readonly LoggedSession[];
   totals: LogTotals;
   series: readonly Series[];
-  block: { planned: number; done: number; missed: number } | null;
+  block: { planned: number; done: number; missed: number; toCome: number } | null;
   next: readonly { about: Text; says: Text; figures: Text }[];
 };
 
@@ -89,7 +89,7 @@ const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
             line(
               msg('Of the block'),
               msg('{done} of {planned} sessions', block),
-              msg('{missed} missed', block),
+              msg('{missed} missed, {toCome} to come', block),
             ),
           ]
         : []),

@@ -7,7 +7,7 @@ it('says how far a block was kept to, and the next day of each plan with its fig
   const blocks = [testBlock(14, {}, [-14, -10, -7, -3, 2, 5])];
   const sessions = [14, 10, 3].map((days) => testSessionFact(days));
   const { block, next } = courseInReport(testFacts({ blocks, sessions }), testKitInUse, NOW_MS);
-  expect(block).toEqual({ planned: 6, done: 3, missed: 1 });
+  expect(block).toEqual({ planned: 6, done: 3, missed: 1, toCome: 2 });
   expect(englishOf(next)).toEqual([
     { about: 'Lower day', says: expect.stringMatching(/^on .*17/), figures: 'Knee extension 86 mmHg, 10 kg' },
   ]);

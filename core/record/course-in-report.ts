@@ -7,7 +7,7 @@ import { targetWords } from '../plan/target';
 import { isoOf } from '../quantity/days';
 import { basisOf } from './basis';
 import { blockAsItStands } from './block-in-force';
-import { courseDays } from './course-days';
+import { type CourseDay, courseDays } from './course-days';
 import { courseToday } from './course-in-force';
 import type { ClientFacts, KitInUse } from './facts';
 import { plansInForce } from './plans-in-force';
@@ -15,7 +15,7 @@ import { plansInForce } from './plans-in-force';
 /** What a report says of the course: how the block went so far, and what comes next of each plan, with its figures (rule CRS-2). */
 export type CourseInReport = {
   /** Null where no block is kept. */
-  block: { planned: number; done: number; missed: number } | null;
+  block: { planned: number; done: number; missed: number; toCome: number } | null;
   next: { about: Text; says: Message; figures: Message }[];
 };
 
@@ -23,7 +23,7 @@ export type CourseInReport = {
 export function courseInReport(facts: ClientFacts, kit: KitInUse, nowMs: number): CourseInReport {
   const standing = blockAsItStands(facts, nowMs);
   const days = standing ? courseDays(standing, facts, kit, nowMs) : [];
-  const count = (state: 'done' | 'missed') => days.filter((one) => one.state === state).length;
+  const count = (state: CourseDay['state']) => days.filter((one) => one.state === state).length;
   const next = plansInForce(facts, nowMs).map(({ coursePlan, prescription }) => {
     const ahead = days.find((one) => one.coursePlanId === coursePlan.id && one.state === 'to-come');
     const planned = ahead?.state === 'to-come' ? ahead.plan : null;
@@ -41,7 +41,14 @@ export function courseInReport(facts: ClientFacts, kit: KitInUse, nowMs: number)
     };
   });
   return {
-    block: standing ? { planned: days.length, done: count('done'), missed: count('missed') } : null,
+    block: standing
+      ? {
+          planned: days.length,
+          done: count('done'),
+          missed: count('missed'),
+          toCome: count('to-come'),
+        }
+      : null,
     next,
   };
 }

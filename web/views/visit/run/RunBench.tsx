@@ -136,8 +136,8 @@ export function RunBench({ client }: { client: ClientRecord }) {
           {t`This version, signed ${dayAndTime(prescription.atMs)}: ${prescription.changes.map((change) => translate(change)).join(' ')}`}
         </p>
       )}
-      {again && prescription && <CourseToday day={again.day} rung={rungMoved(prescription, client.facts)} />}
       {again && shown && !checked && <MovesToday plan={shown} day={again.day} />}
+      {again && prescription && <CourseToday day={again.day} rung={rungMoved(prescription, client.facts)} />}
       {endedBlock(client.facts, client.judgedAtMs) && (
         <p className="text-[15px]">
           {t`The block has ended.`}{' '}
