@@ -7,10 +7,12 @@ import { draftSession } from '../plan/draft-session';
 import { testWish } from '../plan/draft-wish.fixture';
 import { pastBounds } from '../plan/last-gate';
 import { testOcclusion } from '../plan/plan.fixture';
-import { onEveryRung } from '../plan/rungs';
-import { type LadderRung, ladderRungSchema, rungHeight } from '../protocol/exercise';
+import { onEveryRung, onRung } from '../plan/rungs';
+import { type LadderRung, ladderRungSchema, type Rung, rungHeight } from '../protocol/exercise';
 import { openedAt } from '../review/opened';
 import { basisOf } from './basis';
+import { blockAsItStands } from './block-in-force';
+import { courseDays } from './course-days';
 import { courseToday } from './course-in-force';
 import type { ClientFacts, SessionFact } from './facts';
 import { guardsThatStand, onTheirRungs } from './on-their-rungs';
@@ -18,6 +20,7 @@ import { boundsOfPlan, recheck } from './recheck';
 import {
   daysAgo,
   NOW_MS,
+  testBlock,
   testFacts,
   testKitInUse,
   testPrescription,
@@ -220,4 +223,21 @@ describe('a plan on the rungs of a ladder (PRO-5, CRS-2)', () => {
     expect(found).toMatchObject({ level: 'hard', fix: { set: 'rung', to: 'leave-out', rung: 'functional' } });
     expect(englishOf(found?.message)).toContain('On the rung functional: ');
   });
+});
+
+it('says of a missed day the work of the rung that the limb was on then (CRS-2)', () => {
+  const facts = withCourse({
+    blocks: [testBlock(21, {}, [-20, -4, 3])],
+    rungChecks: [check('isometric', 30), check('unloaded', 10), check('passive', 2)],
+  });
+  const standing = blockAsItStands(facts, NOW_MS);
+  if (!standing) throw new RangeError('A block is on record.');
+  const days = courseDays(standing, facts, testKitInUse, NOW_MS);
+  const setsOn = (rung: Rung) =>
+    onRung(SIGNED.plan, rung).exercises.reduce((sum, { sets }) => sum + sets.length, 0);
+  expect(days.map(({ state, sets }) => [state, sets])).toEqual([
+    ['missed', setsOn('isometric')],
+    ['missed', setsOn('unloaded')],
+    ['to-come', setsOn('passive')],
+  ]);
 });
