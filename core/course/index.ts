@@ -44,7 +44,6 @@ export {
   type RehearsedSession,
   rehearse,
   type Spread,
-  simulatedSession,
 } from './rehearse';
 export {
   daysOf,
@@ -58,6 +57,7 @@ export {
   seasonName,
 } from './season';
 export { withSessionIds } from './session-ids';
+export { simulatedSession } from './simulated-session';
 export type { Turn } from './turn';
 export { usualDays } from './usual-days';
 export { readBlock } from './versions/read-block';

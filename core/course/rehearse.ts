@@ -1,35 +1,27 @@
-import { type Bout, boutsOf } from '../forecast/bouts';
-import { MODEL, type Trainee } from '../forecast/fatigue-model';
+import type { Bout } from '../forecast/bouts';
+import type { Trainee } from '../forecast/fatigue-model';
 import { drawerOf, fitTrainee, USUAL } from '../forecast/fit-trainee';
-import { boutRunner, type RunBouts } from '../forecast/run-bouts';
 import type { Basis, SessionDone } from '../plan/basis';
 import type { SessionChoice } from '../plan/choices';
-import { compile } from '../plan/compile';
 import { composeSession } from '../plan/compose';
-import { doseOf } from '../plan/dose';
 import { isRise } from '../plan/move';
 import type { Plan } from '../plan/plan';
 import { plannedKg } from '../plan/planned-load';
 import { measuredLimbs } from '../plan/target';
-import type { Timeline } from '../plan/timeline';
 import type { Day } from '../quantity/days';
 import { LIMBS, type Limb } from '../quantity/limb';
-import { MS_PER_DAY, MS_PER_MINUTE } from '../quantity/units';
-import { type OpenedFigures, openedAt } from '../review/opened';
-import type { Reading } from '../review/reading';
-import { readingsOf, recommendFrom } from '../review/review';
-import { isTolerable, summaryOf, type Worked } from '../review/summary';
+import { MS_PER_DAY } from '../quantity/units';
+import { recommendFrom } from '../review/review';
+import { isTolerable } from '../review/summary';
 import { RULES } from '../rules/catalogue';
-import { amountDone, type EnteredSession, enteredEvents } from '../session/entered';
-import type { SessionEvent } from '../session/events';
-import { fold } from '../session/fold';
-import { type Log, mergeLogs } from '../session/log';
-import { normal, type Random, seededRandom } from '../simulation/random';
+import type { EnteredSession } from '../session/entered';
+import { type Random, seededRandom } from '../simulation/random';
 import type { CourseRecord, OpenedSession } from './course-record';
 import { doneOn, openedOn } from './lived';
 import type { OnDay } from './on-day';
 import { type ReviewedSession, reviewInCourse } from './review-course';
 import { sessionOn } from './session-on';
+import { type Prepared, preparedFrom, readingIn, runOnce } from './simulated-session';
 
 /** A plan that is rehearsed: as it is signed, and what it is folded from now (rule CRS-2). */
 export type RehearsedCourse = { id: string; plan: Plan; record: CourseRecord };
@@ -71,8 +63,6 @@ export type Rehearsal = {
 
 const ENOUGH = RULES['REV-4'].figures.enoughShare;
 const BAND = { low: 0.1, high: 0.9 };
-/** Effort of a set that the model cannot foresee: done, and neither easy nor hard. */
-const UNFORESEEN_EFFORT = 7;
 
 /**
  * A block run forward on the forecast's model, by the function that says what is to be done on a day and the review's own rules
@@ -168,131 +158,6 @@ class Life {
 }
 
 const UNBOUNDED = { painBefore: null, capPercentLop: null, rampPercentLop: null, kits: [], heavyWork: [] };
-
-/**
- * A session as a trainee might do it, by the forecast's model: for a simulated practice.
- * @param trainees how each limb takes it; usual where nothing is said
- */
-export const simulatedSession = (
-  plan: Plan,
-  basis: Pick<Basis, 'library'>,
-  trainees: ReadonlyMap<Limb, Trainee>,
-  random: Random,
-  startedAtMs: number,
-): EnteredSession => runOnce(preparedFrom(plan, basis), trainees, random, startedAtMs);
-
-/** What of a session is the same in every run; its readings are those of one that is done as planned. */
-type Prepared = {
-  plan: Plan;
-  timeline: Timeline;
-  bouts: Bout[];
-  run: RunBouts;
-  minutes: number;
-  opened: OpenedFigures[];
-  readings: (Reading | null)[];
-  worked: Worked[];
-};
-
-function preparedFrom(plan: Plan, { library }: Pick<Basis, 'library'>): Prepared {
-  const timeline = compile(plan);
-  const bouts = boutsOf(plan, timeline, library);
-  const asPlanned: EnteredSession = {
-    startedAtMs: 0,
-    jointPain: null,
-    signs: [],
-    sets: timeline.sets.map((set) => ({
-      exerciseIndex: set.exerciseIndex,
-      setIndex: set.setIndex,
-      ...amountDone(set, set.reps),
-      effort: UNFORESEEN_EFFORT,
-    })),
-  };
-  const state = fold(plan, logOf(enteredEvents(plan, asPlanned, 0), 0));
-  return {
-    plan,
-    timeline,
-    bouts,
-    run: boutRunner(bouts),
-    minutes: doseOf(timeline).occludedMs / MS_PER_MINUTE,
-    opened: openedAt(plan),
-    readings: readingsOf({ plan, state }),
-    worked: summaryOf(plan, state, null).worked,
-  };
-}
-
-/** What was done of an exercise, where it differs from what was planned: repetitions and effort. */
-function readingIn(
-  { readings, timeline }: Prepared,
-  { sets }: EnteredSession,
-  exerciseIndex: number,
-): Reading | null {
-  const planned = readings[exerciseIndex];
-  if (!planned) return null;
-  const own = timeline.sets.flatMap((set, place) =>
-    set.exerciseIndex === exerciseIndex ? [{ asked: set.plannedReps, done: sets[place] }] : [],
-  );
-  const lastEffort = own.at(-1)?.done?.effort ?? null;
-  if (!planned.reps) return { ...planned, lastEffort };
-  const reps = own.map(({ asked, done }) => Math.min(done?.reps ?? 0, asked ?? 0));
-  return {
-    ...planned,
-    lastEffort,
-    reps: {
-      ...planned.reps,
-      done: reps.reduce((sum, one) => sum + one, 0),
-      firstShort: (reps[0] ?? 0) < (own[0]?.asked ?? 0),
-    },
-  };
-}
-
-/** One session as a trainee of such endurance might do it; effort is ten less the repetitions that were left. */
-function runOnce(
-  { timeline, bouts, run }: Prepared,
-  trainees: ReadonlyMap<Limb, Trainee>,
-  random: Random,
-  startedAtMs: number,
-): EnteredSession {
-  const varied = bouts.map(() => Math.exp(MODEL.setSpread * normal(random)));
-  const results = run(
-    (limb) => trainees.get(limb) ?? USUAL,
-    (place) => varied[place] ?? 1,
-  );
-  return {
-    startedAtMs,
-    jointPain: null,
-    signs: [],
-    sets: timeline.sets.map((set) => {
-      const { exerciseIndex, setIndex, reps } = set;
-      const at = bouts.findIndex(
-        (bout) => bout.exerciseIndex === exerciseIndex && bout.setIndex === setIndex,
-      );
-      const result = results[at];
-      if (!result) return { exerciseIndex, setIndex, ...amountDone(set, reps), effort: UNFORESEEN_EFFORT };
-      const left = Math.floor(result.possible - result.done);
-      return {
-        exerciseIndex,
-        setIndex,
-        ...amountDone(set, Math.round(result.done)),
-        effort: Math.max(0, 10 - Math.max(0, left)),
-      };
-    }),
-  };
-}
-
-const logOf = (events: ReturnType<typeof enteredEvents>, startMs: number): Log =>
-  mergeLogs(
-    events.map(
-      ({ afterMs, body }, seq) =>
-        ({
-          ...body,
-          id: `${seq}`,
-          sessionId: '',
-          deviceId: '',
-          seq,
-          atMs: startMs + afterMs,
-        }) as SessionEvent,
-    ),
-  );
 
 /** What a run saw of a session. */
 type Seen = {
