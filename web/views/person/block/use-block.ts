@@ -77,11 +77,18 @@ export function useBlock(client: ClientRecord, practice: PracticeView): BlockSta
     placeholderData: (before) => before,
     staleTime: Number.POSITIVE_INFINITY,
   });
-  const sessions = byHand ?? scheduledOn(placed?.sessions ?? []);
-  const block: Block = { wish, sessions };
+  const sessions = useMemo(() => byHand ?? scheduledOn(placed?.sessions ?? []), [byHand, placed]);
+  const block: Block = useMemo(() => ({ wish, sessions }), [wish, sessions]);
   const isKept = kept !== undefined && isSame(block, kept);
-  const entries = problem ? [] : followBlock(block, plans, sessionsByDay(facts), today);
-  const days = courseDays({ block, entries }, facts, practice, judgedAtMs);
+  const isWhole = problem === undefined;
+  const entries = useMemo(
+    () => (isWhole ? followBlock(block, plans, sessionsByDay(facts), today) : []),
+    [isWhole, block, plans, facts, today],
+  );
+  const days = useMemo(
+    () => courseDays({ block, entries }, facts, practice, judgedAtMs),
+    [block, entries, facts, practice, judgedAtMs],
+  );
   const change = (part: Partial<BlockWish>) => {
     setWish((old) => ({ ...old, ...part }));
     setByHand(null);
