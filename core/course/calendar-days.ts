@@ -1,4 +1,4 @@
-import { type Day, isoOf, weekdayOf } from '../quantity/days';
+import { byDay, type Day, isoOf, weekdayOf } from '../quantity/days';
 import type { SeasonDay, SeasonKind } from './season';
 
 /** Something in a calendar, on the days it takes. */
@@ -61,9 +61,7 @@ export function calendarDays(
     ];
   });
   return {
-    days: days
-      .filter(({ id }, place) => days.findIndex((other) => other.id === id) === place)
-      .sort((a, b) => a.day.localeCompare(b.day)),
+    days: days.filter(({ id }, place) => days.findIndex((other) => other.id === id) === place).sort(byDay),
     heavy: [...heavy]
       .filter(([weekday]) => isWeekly(weekday))
       .sort(([a], [b]) => a - b)

@@ -1,3 +1,4 @@
+import { byDay } from '../quantity/days';
 import type { Scheduled } from './block';
 
 /**
@@ -16,7 +17,7 @@ export function withSessionIds(
     const at = left.findIndex(fits);
     return at < 0 ? undefined : left.splice(at, 1)[0];
   };
-  const inOrder = [...sessions].sort((a, b) => a.day.localeCompare(b.day));
+  const inOrder = [...sessions].sort(byDay);
   const stayed = inOrder.map((one) => ({
     one,
     old: take((old) => old.day === one.day && old.coursePlanId === one.coursePlanId),

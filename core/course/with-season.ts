@@ -1,4 +1,4 @@
-import { type Day, dayOf } from '../quantity/days';
+import { byDay, type Day, dayOf } from '../quantity/days';
 import { type Block, onDays, scheduledOn } from './block';
 import type { BlockPlan } from './block-plan';
 import { placeBlock } from './place-block';
@@ -23,7 +23,7 @@ export function withSeason(
   const season = [
     ...block.wish.season.filter(({ id }) => !added.some((one) => one.id === id)),
     ...within,
-  ].sort((a, b) => a.day.localeCompare(b.day));
+  ].sort(byDay);
   const wish = { ...block.wish, season };
   const before = onDays(block);
   const { sessions, unmet } = placeBlock(wish, plans, { fromDay: Math.max(today, startDay), before });

@@ -51,3 +51,6 @@ export const weekdaysText = (weekdays: readonly number[]): Message => list(weekd
 
 /** The weekdays for a choice, Monday first. */
 export const WEEKDAY_LABELS: readonly Message[] = WEEKDAYS;
+
+/** The order of dated things. @example [{ day: '2026-05-09' }, { day: '2026-05-02' }].sort(byDay) //=> the second of May first */
+export const byDay = (a: { day: string }, b: { day: string }): number => a.day.localeCompare(b.day);

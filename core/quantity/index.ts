@@ -1,4 +1,4 @@
-export { type Day, dayAt, dayOf, isoDaySchema, isoOf, WEEKDAY_LABELS, weekdayOf } from './days';
+export { byDay, type Day, dayAt, dayOf, isoDaySchema, isoOf, WEEKDAY_LABELS, weekdayOf } from './days';
 export { initialsOf } from './initials';
 export { isEqual } from './is-equal';
 export {

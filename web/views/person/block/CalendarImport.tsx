@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { type BlockWish, type CalendarDays, calendarDays, SEASON_LABELS } from '#core/course';
-import { dayOf, WEEKDAY_LABELS } from '#core/quantity';
+import { byDay, dayOf, WEEKDAY_LABELS } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { FieldError } from '../../../parts/fields/Field';
 import { FileLink } from '../../../parts/fields/FileLink';
@@ -63,9 +63,7 @@ export function CalendarImport({
             className={linkLook}
             onClick={() =>
               change({
-                season: [...wish.season, ...days]
-                  .sort((a, b) => a.day.localeCompare(b.day))
-                  .slice(0, MOST_DAYS),
+                season: [...wish.season, ...days].sort(byDay).slice(0, MOST_DAYS),
               })
             }
           >

@@ -8,7 +8,7 @@ import {
   type SeasonKind,
   seasonKindSchema,
 } from '#core/course';
-import { isoOf } from '#core/quantity';
+import { byDay, isoOf } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { DateField } from '../../../parts/fields/DateField';
@@ -27,8 +27,7 @@ export function SeasonDays({
   season: readonly SeasonDay[];
   onChange: (season: SeasonDay[]) => void;
 }) {
-  const put = (one: SeasonDay) =>
-    onChange([...season.filter(({ id }) => id !== one.id), one].sort((a, b) => a.day.localeCompare(b.day)));
+  const put = (one: SeasonDay) => onChange([...season.filter(({ id }) => id !== one.id), one].sort(byDay));
   return (
     <fieldset>
       <legend className="text-[15px] font-semibold">{t`Calendar`}</legend>

@@ -23,7 +23,7 @@ import {
   weeksOf,
 } from '#core/course';
 import { type Message, msg } from '#core/message';
-import { type Day, dayAt, dayOf, isoOf, newest } from '#core/quantity';
+import { byDay, type Day, dayAt, dayOf, isoOf, newest } from '#core/quantity';
 import {
   blockDues,
   blockPlansOf,
@@ -49,8 +49,7 @@ const isSame = (a: Block, b: Block): boolean => {
   return one.success && other.success && JSON.stringify(one.data) === JSON.stringify(other.data);
 };
 
-const inOrder = (sessions: readonly Scheduled[]): Scheduled[] =>
-  [...sessions].sort((a, b) => a.day.localeCompare(b.day));
+const inOrder = (sessions: readonly Scheduled[]): Scheduled[] => [...sessions].sort(byDay);
 
 /** A block as it is being planned: the wish, the days placed for it, what was moved by hand, and how it is today. */
 export function useBlock(client: ClientRecord, practice: PracticeView): BlockState {
