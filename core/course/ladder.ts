@@ -58,6 +58,9 @@ export const rungAbove = (rung: LadderRung): LadderRung =>
 export const rungBelow = (rung: LadderRung): LadderRung =>
   ladderRungSchema.options[rungHeight(rung) - 1] ?? rung;
 
+/** The most pain, at rest and in the last session, that a higher rung is entered with (rule PRO-5). */
+export const MOST_PAIN = 3;
+
 type Criterion = { words: Message; met: (answers: LadderAnswers) => boolean };
 
 const CRITERIA = {
@@ -66,7 +69,7 @@ const CRITERIA = {
     met: ({ daysSinceSurgery }) => (daysSinceSurgery ?? 4) >= 4,
   },
   swelling: { words: msg('swelling going down'), met: ({ swellingDown }) => swellingDown },
-  pain: { words: msg('pain 3 or less'), met: ({ pain }) => pain <= 3 },
+  pain: { words: msg('pain 3 or less'), met: ({ pain }) => pain <= MOST_PAIN },
   range: { words: msg('range of the exercise without a lag'), met: ({ rangeGood }) => rangeGood },
   word: { words: msg('the clinician’s word'), met: ({ clinicianAgrees }) => clinicianAgrees },
 } satisfies Record<string, Criterion>;

@@ -70,7 +70,9 @@ export {
 } from './in-force';
 export {
   adviseRung,
+  type CriteriaOnRecord,
   checkRungEntry,
+  criteriaOnRecord,
   daysSinceProcedure,
   type RungAdvice,
   rungInForce,

@@ -4,12 +4,21 @@ import { inEnglish } from '#language/render';
 import type { RungCheck } from '../course/ladder';
 import type { ExerciseChoice } from '../plan/choices';
 import { composeSession } from '../plan/compose';
-import { testExercise, testKit, testSession, testStrength } from '../plan/plan.fixture';
+import { testExercise, testKit, testPlan, testSession, testStrength } from '../plan/plan.fixture';
 import type { LadderRung } from '../protocol/exercise';
 import type { Limb } from '../quantity/limb';
+import { openedAt } from '../review/opened';
+import { readingsOf } from '../review/review';
+import { foldAll, logOf, WHOLE_SESSION } from '../session/session.fixture';
 import { basisOf } from './basis';
 import type { ClientFacts } from './facts';
-import { adviseRung, checkRungEntry, daysSinceProcedure, rungInForce } from './ladder-in-force';
+import {
+  adviseRung,
+  checkRungEntry,
+  criteriaOnRecord,
+  daysSinceProcedure,
+  rungInForce,
+} from './ladder-in-force';
 import { daysAgo, NOW_MS, testFacts, testKitInUse, testScreening, testSessionFact } from './record.fixture';
 
 const limb = 'left-thigh';
@@ -109,6 +118,38 @@ describe('the ladder of a limb (PRO-5)', () => {
     });
     const [found] = checkRungEntry(facts, { limb, rung: 'loaded', answers }, NOW_MS);
     expect(englishOf(found?.message)).toContain('4 tolerated sessions on the rung below');
+  });
+
+  it('takes pain and swelling from today’s check and the last session of the limb, and asks for 3 or less there', () => {
+    const { plan } = testPlan();
+    const [opened] = openedAt(plan);
+    const [reading] = readingsOf({ plan, state: foldAll(plan, logOf(WHOLE_SESSION)) });
+    if (!opened || !reading) throw new RangeError('A whole session has a reading.');
+    const withPain = (mostPain: number, days: number) =>
+      testSessionFact(days, {
+        exercises: [{ ...opened, reading: { ...reading, mostPain }, answer: null }],
+      });
+    const facts = operated({
+      rungChecks: [check('unloaded', 9)],
+      sessions: [withPain(2, 6), withPain(4, 3)],
+      dayChecks: [{ atMs: NOW_MS - 60_000, notWell: ['sleep'], painNow: 1, bloodPressure: null }],
+    });
+    expect(criteriaOnRecord(facts, limb, NOW_MS)).toEqual({
+      pain: 1,
+      swellingDown: true,
+      painInLast: { pain: 4, atMs: daysAgo(3) },
+    });
+    expect(criteriaOnRecord(operated(), limb, NOW_MS)).toEqual({
+      pain: null,
+      swellingDown: null,
+      painInLast: null,
+    });
+    const [found] = checkRungEntry(facts, { limb, rung: 'loaded', answers }, NOW_MS);
+    expect(englishOf(found?.message)).toContain('pain 3 or less in the last session');
+    expect(englishOf(adviseRung(facts, limb, NOW_MS))).toMatchObject({
+      move: 'stay',
+      why: 'Pain was 4 of 10 in the last session: wait.',
+    });
   });
 
   it('waits after a session that was not tolerated, and goes down with pain above five today', () => {

@@ -1,5 +1,6 @@
 import {
   type LadderAnswers,
+  MOST_PAIN,
   missingFor,
   type RungCheck,
   rungAbove,
@@ -12,7 +13,7 @@ import { RUNG_NAMES } from '../plan/goals';
 import { type LadderRung, rungHeight } from '../protocol/exercise';
 import { libraryOf } from '../protocol/exercises';
 import { type Limb, limbKind, limbSide, otherSide } from '../quantity/limb';
-import { newest } from '../quantity/newest';
+import { newest, newestBy } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 import { DAY_CHECK_HOLDS_MS } from '../screening/day-check';
@@ -129,6 +130,13 @@ export function adviseRung(facts: ClientFacts, limb: Limb, nowMs: number): RungA
   }
   if (last && !last.tolerated)
     return { move: 'stay', to: rung, why: msg('The last session was not tolerated: wait.') };
+  const { painInLast } = criteriaOnRecord(facts, limb, nowMs);
+  if (painInLast && painInLast.pain > MOST_PAIN)
+    return {
+      move: 'stay',
+      to: rung,
+      why: msg('Pain was {pain} of 10 in the last session: wait.', { pain: painInLast.pain }),
+    };
   const asked = sessionsAsked(facts.rungSessions, rung);
   if (tolerated < asked) {
     const why = msg('{tolerated} of {asked} sessions tolerated on this rung.', { tolerated, asked });
@@ -171,6 +179,9 @@ export function checkRungEntry(
     ...(rung === 'done' && !areSidesCompared(facts, limb, check?.sinceMs ?? 0, nowMs)
       ? [msg('a retest of the 1RM, with the other side tested by the same exercise')]
       : []),
+    ...((criteriaOnRecord(facts, limb, nowMs).painInLast?.pain ?? 0) > MOST_PAIN
+      ? [msg('pain {most} or less in the last session', { most: MOST_PAIN })]
+      : []),
     ...missingFor(rung, { ...answers, daysSinceSurgery: daysSinceProcedure(facts, limb, nowMs) }),
   ];
   if (missing.length === 0) return [];
@@ -186,6 +197,41 @@ export function checkRungEntry(
       remedy: msg('Take a lower rung, or give the reason.'),
     },
   ];
+}
+
+/** What the record says of what a rung is entered by; null where it says nothing. */
+export type CriteriaOnRecord = {
+  /** Said today. */
+  pain: number | null;
+  swellingDown: boolean | null;
+  /** The most in the last session of the limb. */
+  painInLast: { pain: number; atMs: number } | null;
+};
+
+/** What today's check and the last session of a limb say of its criteria, so that it is not asked again (rule PRO-5). */
+export function criteriaOnRecord(
+  facts: Pick<ClientFacts, 'dayChecks' | 'sessions'>,
+  limb: Limb,
+  nowMs: number,
+): CriteriaOnRecord {
+  const today = dayCheckInForce(facts, nowMs);
+  const last = newestBy(
+    facts.sessions.filter((one) => one.finishedAtMs !== null && painOf(one, limb) !== null),
+    ({ startedAtMs }) => startedAtMs,
+  );
+  return {
+    pain: today?.painNow ?? null,
+    swellingDown: today ? !today.notWell.includes('swelling') : null,
+    painInLast: last ? { pain: painOf(last, limb) ?? 0, atMs: last.startedAtMs } : null,
+  };
+}
+
+/** The most pain in the work of a limb; null where none of it was begun. */
+function painOf({ exercises }: Pick<SessionFact, 'exercises'>, limb: Limb): number | null {
+  const own = exercises.flatMap(({ reading, limbs }) =>
+    reading && limbs.some((one) => one.limb === limb) ? [reading.mostPain] : [],
+  );
+  return own.length === 0 ? null : Math.max(...own);
 }
 
 /** Whether the sessions on record speak for a rung; the first asks for none. */

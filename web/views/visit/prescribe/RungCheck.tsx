@@ -7,8 +7,9 @@ import { type LadderRung, ladderRungSchema, type Rung, rungHeight } from '#core/
 import { LIMB_LABELS, type Limb } from '#core/quantity';
 import {
   adviseRung,
+  type CriteriaOnRecord,
   checkRungEntry,
-  dayCheckInForce,
+  criteriaOnRecord,
   daysSinceProcedure,
   type RungAdvice,
   rungInForce,
@@ -60,8 +61,9 @@ export function RungCheck({
   const advice = adviseRung(facts, limb, judgedAtMs);
   const days = daysSinceProcedure(facts, limb, judgedAtMs);
   // What was said on the day is not asked again; nothing is answered for them.
-  const [pain, setPain] = useState(dayCheckInForce(facts, judgedAtMs)?.painNow ?? null);
-  const [yes, setYes] = useState<Yes[]>([]);
+  const onRecord = criteriaOnRecord(facts, limb, judgedAtMs);
+  const [pain, setPain] = useState(onRecord.pain);
+  const [yes, setYes] = useState<Yes[]>(onRecord.swellingDown ? ['swellingDown'] : []);
   const [chosen, setChosen] = useState<LadderRung | null>(null);
   const rung = chosen ?? advice.to;
   const answers = {
@@ -97,6 +99,7 @@ export function RungCheck({
         {translate(RUNG_NAMES[advice.to])}. {translate(advice.why)}
       </summary>
       <div className="space-y-2 pb-2">
+        <OnRecord {...onRecord} />
         <Scale label={t`Pain at rest or in daily life`} value={pain} onChange={setPain} />
         <Ticks
           label={t`Today`}
@@ -132,4 +135,14 @@ export function RungCheck({
       </div>
     </details>
   );
+}
+
+/** What is on record of the criteria already. */
+function OnRecord({ pain, swellingDown, painInLast }: CriteriaOnRecord) {
+  const said = [
+    painInLast && t`pain ${painInLast.pain} in the last session, ${day(painInLast.atMs)}`,
+    pain !== null && t`pain ${pain} today`,
+    swellingDown !== null && (swellingDown ? t`swelling going down today` : t`swelling not going down today`),
+  ].filter(Boolean);
+  return said.length > 0 && <p className="text-[15px] text-quiet">{t`On record: ${said.join(', ')}.`}</p>;
 }
