@@ -4,7 +4,7 @@ import { FIGURE_OF, limbFigure, limbValue } from '../plan/figures';
 import { type Movement, movementOf } from '../plan/movement';
 import type { Day } from '../quantity/days';
 import type { Limb } from '../quantity/limb';
-import type { CourseRecord } from './course-record';
+import type { CourseRecord, OpenedSession } from './course-record';
 
 /** A figure of an exercise as it went: a share, a pressure or a mark of one limb, or a figure of the exercise as a whole. */
 export type Figure = {
@@ -20,27 +20,32 @@ export type Figure = {
   movement: Movement | undefined;
 };
 
+type Seen = Pick<OpenedSession, 'day' | 'wasDeload'> & { exercise: OpenedSession['exercises'][number] };
+
 /** The figures of an exercise that may be another than they were signed. */
 export function figuresIn(
   choice: ExerciseChoice,
   exerciseIndex: number,
   { opened }: Pick<CourseRecord, 'opened'>,
 ): Figure[] {
-  const seen = opened
-    .filter(({ wasLighter }) => !wasLighter)
-    .flatMap(({ day, wasDeload, exercises }) => {
-      const exercise = exercises[exerciseIndex];
-      return exercise?.isBegun ? [{ day, wasDeload, exercise }] : [];
-    });
+  // The rehearsal comes by here many thousand times: plain loops, and nothing is copied that is not asked for.
+  const seen: Seen[] = [];
+  for (const { day, wasDeload, wasLighter, exercises } of opened) {
+    const exercise = exercises[exerciseIndex];
+    if (!wasLighter && exercise?.isBegun) seen.push({ day, wasDeload, exercise });
+  }
   const pressure = movementOf(choice, 'pressure');
   const limbs = choice.limbs.flatMap((worn): Figure[] => {
     const start = limbValue(worn);
     if (start === null) return [];
     const figure = limbFigure(worn);
-    const past = seen.flatMap(({ day, exercise }) => {
+    const past: Figure['past'] = [];
+    for (const { day, exercise } of seen) {
       const then = exercise.limbs.find((one) => one.limb === worn.limb && one.figure === figure);
-      return then?.value == null ? [] : [{ day, ...then, value: then.value }];
-    });
+      if (then?.value == null) continue;
+      const { value, pressureMmHg, occlusionId } = then;
+      past.push({ day, value, pressureMmHg, occlusionId });
+    }
     const movement = pressure?.figure === figure ? pressure : undefined;
     return [{ figure, limb: worn.limb, start, last: past.at(-1)?.value ?? start, past, movement }];
   });
@@ -49,11 +54,12 @@ export function figuresIn(
     if (figure === 'percent-lop' || figure === 'mmHg' || figure === 'mark') return [];
     const start = FIGURE_OF[figure].read(choice);
     if (start === null) return [];
-    const past = seen.flatMap(({ day, wasDeload, exercise }) => {
+    const past: Figure['past'] = [];
+    for (const { day, wasDeload, exercise } of seen) {
       const value = exercise.figures[figure];
       const isCut = wasDeload && FIGURE_KINDS[figure] === 'volume';
-      return value === undefined || isCut ? [] : [{ day, value, pressureMmHg: null }];
-    });
+      if (value !== undefined && !isCut) past.push({ day, value, pressureMmHg: null });
+    }
     const movement = movementOf(choice, FIGURE_KINDS[figure]);
     return [
       {

@@ -2,8 +2,9 @@ import type { Bout } from '../forecast/bouts';
 import type { Trainee } from '../forecast/fatigue-model';
 import { drawerOf, fitTrainee, USUAL } from '../forecast/fit-trainee';
 import type { Basis, SessionDone } from '../plan/basis';
-import type { SessionChoice } from '../plan/choices';
+import type { ExerciseChoice, SessionChoice } from '../plan/choices';
 import { composeSession } from '../plan/compose';
+import { limbValue } from '../plan/figures';
 import { isRise } from '../plan/move';
 import type { Plan } from '../plan/plan';
 import { plannedKg } from '../plan/planned-load';
@@ -97,6 +98,7 @@ export function rehearse({ sessions, courses, seen, runs, seed }: RehearsalQuest
 class Life {
   private readonly opened: OpenedSession[];
   private readonly trainedDays: Day[];
+  private readonly kept: { session: OpenedSession; ready: Prepared }[] = [];
   private advices: CourseRecord['advices'];
   private readonly reviewed: ReviewedSession[] = [];
 
@@ -129,7 +131,7 @@ class Life {
     const tolerated = exercises.every(
       ({ reading }) => !reading || isTolerable(recommendFrom(reading, null, UNBOUNDED).rule),
     );
-    this.opened.push(openedOn(day, ready.opened, tolerated, of));
+    this.keep(openedOn(day, ready.opened, tolerated, of), ready);
     this.trainedDays.push(day);
     done.push(doneOn(day, ready.worked, tolerated));
     this.reviewed.unshift({ exercises, painBefore: null });
@@ -147,8 +149,20 @@ class Life {
     };
   }
 
+  /** What was opened; of several alike in a row the first and the last say all that is asked of them. */
+  private keep(session: OpenedSession, ready: Prepared): void {
+    const isAlike = (one: { session: OpenedSession; ready: Prepared } | undefined) =>
+      one?.ready === ready && one.session.tolerated === session.tolerated;
+    if (isAlike(this.kept.at(-1)) && isAlike(this.kept.at(-2))) {
+      this.kept.pop();
+      this.opened.pop();
+    }
+    this.kept.push({ session, ready });
+    this.opened.push(session);
+  }
+
   private prepare(session: SessionChoice, basis: Basis): Prepared {
-    const key = `${this.course.id} ${JSON.stringify(session.exercises)}`;
+    const key = `${this.course.id} ${session.exercises.map(figuresText).join(' ')}`;
     const known = this.prepared.get(key);
     if (known) return known;
     const made = preparedFrom(composeSession(session, basis).plan, basis);
@@ -156,6 +170,18 @@ class Life {
     return made;
   }
 }
+
+/** All of an exercise that a course may move, as a text. */
+const figuresText = ({ limbs, load, sets, intensity }: ExerciseChoice): string =>
+  [
+    ...limbs.map(limbValue),
+    load.kind === 'weighed' ? load.percentOneRepMax : load.with,
+    ...sets.flatMap(({ work, restMs }) => [
+      work.kind === 'reps' ? work.reps : work.kind === 'timed' ? work.workMs : work.pacedTo,
+      restMs,
+    ]),
+    intensity ? JSON.stringify(intensity) : '',
+  ].join(',');
 
 const UNBOUNDED = { painBefore: null, capPercentLop: null, rampPercentLop: null, kits: [], heavyWork: [] };
 

@@ -56,9 +56,8 @@ export function reviewInCourse(
     if (!advice) return null;
     const change = exercise.answer ?? advice.change;
     const beyond = leavesBounds(signed, exercise, change, beside.kits);
-    const wasDown = before
-      ? isDown(adviceOn(signed, plan, before, beforeThat, place, beside)?.change)
-      : false;
+    const wasDown = () =>
+      before !== undefined && isDown(adviceOn(signed, plan, before, beforeThat, place, beside)?.change);
     const isAnswered = exercise.answer !== null;
     return {
       advice,
@@ -79,14 +78,14 @@ const ASKING = ['REV-1', 'REV-2'];
 function whyAsked(
   { rule, change, reason }: Recommendation,
   beyond: boolean,
-  wasDown: boolean,
+  wasDown: () => boolean,
 ): Message | null {
   if (ASKING.includes(rule)) return msg('{reason} It is answered before the next session.', { reason });
   if (change.easier || change.heavyBridge)
     return msg('{reason} The review says: {change}.', { reason, change: changeWords(change) });
   if (beyond)
     return msg('{reason} {change} is more than was signed.', { reason, change: changeWords(change) });
-  return isDown(change) && wasDown ? sentences(reason, msg('It is the second step down in a row.')) : null;
+  return isDown(change) && wasDown() ? sentences(reason, msg('It is the second step down in a row.')) : null;
 }
 
 /** Whether a change asks for more than was signed: past the bound, or of a figure that was signed as steady. */

@@ -11,7 +11,7 @@ import {
 } from './check-pressure';
 import { mostPercentLop } from './most-percent-lop';
 import { primingPressures } from './priming';
-import { proposedPercent, rampLevel } from './ramp';
+import { proposedPercent, rampLevel, rampWords } from './ramp';
 import { targetPressure } from './target-pressure';
 
 // Worked out by hand from rules PRS-1 to PRS-4, with the words that carry the figures.
@@ -143,8 +143,9 @@ describe('the ramp in words (PRS-4)', () => {
     tolerated: true,
   });
   const level = (...daysAgo: number[]) => {
-    const { percentLop, running, words } = rampLevel(daysAgo.map(ago), 'leg', 'research-consensus', TODAY);
-    return [percentLop, running, words];
+    const of = [daysAgo.map(ago), 'leg', 'research-consensus', TODAY] as const;
+    const { percentLop, running } = rampLevel(...of);
+    return [percentLop, running, rampWords(...of)];
   };
 
   it('says where a person is on the ramp and why', () => {

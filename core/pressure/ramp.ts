@@ -21,8 +21,6 @@ export type RampLevel = {
   running: boolean;
   /** From when its weeks are counted: the first session since the last restart; today before there is one. */
   fromDay: Day;
-  /** How it came about, in words. */
-  words: Message;
 };
 
 /**
@@ -39,18 +37,14 @@ export function rampLevel(
   today: Day,
 ): RampLevel {
   const { start, usual } = SCHOOLS[schoolId].percentLop[kind];
-  const mine = done
-    .filter(({ kinds, day }) => kinds.includes(kind) && day <= today)
-    .sort((a, b) => a.atMs - b.atMs);
   const ladder = { start, most: usual, aWeek: POINTS_PER_WEEK, down: layOff.pointsDown };
-  const { level, fromDay } = climb(mine, ladder, today);
-  return {
-    percentLop: level,
-    running: level < usual,
-    fromDay,
-    words: wordsOf(mine, level, start, usual, today),
-  };
+  const { level, fromDay } = climb(ofKind(done, kind, today), ladder, today);
+  return { percentLop: level, running: level < usual, fromDay };
 }
+
+/** The sessions that moved a kind of limb up to a day, the oldest first. */
+const ofKind = (done: readonly RampSession[], kind: LimbKind, today: Day): RampSession[] =>
+  done.filter(({ kinds, day }) => kinds.includes(kind) && day <= today).sort((a, b) => a.atMs - b.atMs);
 
 /** A ladder of pressure, in whichever unit: where it starts and ends, a rise a week, and what a lay-off takes back. */
 type Ladder = { start: number; most: number; aWeek: number; down: number };
@@ -83,14 +77,16 @@ export function climb(
 /** The week of a day, in sevens of days from another; 0 in the first. */
 export const weekOf = (day: Day, fromDay: Day): number => Math.floor((day - fromDay) / 7);
 
-function wordsOf(
-  mine: readonly RampSession[],
-  level: number,
-  start: number,
-  usual: number,
+/** How a level of the ramp came about, in words. */
+export function rampWords(
+  done: readonly RampSession[],
+  kind: LimbKind,
+  schoolId: SchoolId,
   today: Day,
 ): Message {
-  const last = mine.at(-1);
+  const { start, usual } = SCHOOLS[schoolId].percentLop[kind];
+  const { percentLop: level } = rampLevel(done, kind, schoolId, today);
+  const last = ofKind(done, kind, today).at(-1);
   if (!last) return msg('no session yet: the first week is at {start} %', { start });
   const daysOff = today - last.day;
   if (daysOff >= layOff.shortDays)
@@ -115,8 +111,10 @@ export function proposedPercent(
   capPercentLop: number | null = null,
 ): Derived {
   const school = SCHOOLS[schoolId];
-  const { start, usual } = school.percentLop[limbKind(limb)];
-  const { percentLop: ramped, words } = rampLevel(done, limbKind(limb), schoolId, today);
+  const kind = limbKind(limb);
+  const { start, usual } = school.percentLop[kind];
+  const { percentLop: ramped } = rampLevel(done, kind, schoolId, today);
+  const words = rampWords(done, kind, schoolId, today);
   const value = Math.min(ramped, capPercentLop ?? ramped);
   return {
     value,

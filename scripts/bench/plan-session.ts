@@ -1,7 +1,8 @@
 import { readdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
+import { rehearse } from '#core/course';
 import { boutsOf } from '#core/forecast';
-import { compile, composeSession } from '#core/plan';
+import { compile, composeSession, type ExerciseChoice } from '#core/plan';
 import { testBasis, testExercise } from '#core/plan/plan.fixture';
 import { dayOf } from '#core/quantity';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
@@ -19,8 +20,17 @@ const session = {
     testExercise({ limb: i % 2 === 0 ? 'left-thigh' : 'right-thigh' }),
   ),
 } as const;
+/** A course that the review moves. */
+const moving = (choice: ExerciseChoice): ExerciseChoice => ({
+  ...choice,
+  movements: [
+    { by: 'review', figure: 'percent-lop', to: 60 },
+    { by: 'review', figure: 'percent-1rm', to: 40 },
+  ],
+});
 const choices = { ...session, exercises: [...session.exercises] };
 const basis = testBasis();
+const recordOfCourse = { basis, opened: [], advices: [], trainedDays: [], deload: null, passed: [] };
 const composing = Array.from({ length: 200 }, () => {
   const startMs = performance.now();
   composeSession(choices, basis);
@@ -29,6 +39,26 @@ const composing = Array.from({ length: 200 }, () => {
 report('Compose, compile and check 6 exercises', percentiles(composing));
 
 const { plan } = composeSession(choices, basis);
+const course = composeSession(
+  { ...session, exercises: [testExercise(), testExercise({ limb: 'right-thigh' })].map(moving) },
+  basis,
+).plan;
+const rehearsing = Array.from({ length: 5 }, (_, seed) => {
+  const startMs = performance.now();
+  rehearse({
+    sessions: Array.from({ length: 36 }, (_, place) => ({
+      day: Math.floor((7 * place) / 3),
+      coursePlanId: 'course',
+    })),
+    courses: [{ id: 'course', plan: course, record: recordOfCourse }],
+    seen: [],
+    runs: 200,
+    seed,
+  });
+  return performance.now() - startMs;
+});
+report('Rehearsal of 12 weeks of three sessions, 200 runs', percentiles(rehearsing), '≤ 1 s');
+
 const question = { bouts: boutsOf(plan, compile(plan), basis.library), past: [], runs: 10_000, seed: 1 };
 const constraints = {
   startDay: dayOf('2026-05-04'),
