@@ -75,7 +75,7 @@ function Meant({ week }: { week: WeekShown }) {
       </p>
       {week.heavy && (
         <p className={week.heavy.isOverMost ? 'notched text-ochre' : 'text-quiet'}>
-          {t`${week.heavy.percent} % of your heavy volume: ${plain(mass.inUnit(week.heavy.kgReps), 0)} of ${plain(mass.inUnit(week.heavy.heavyKgReps), 0)} ${mass.unit}·reps a week`}{' '}
+          {t`${week.heavy.percent} % of the heavy volume: ${plain(mass.inUnit(week.heavy.kgReps), 0)} of ${plain(mass.inUnit(week.heavy.heavyKgReps), 0)} ${mass.unit}·reps a week`}{' '}
           <Why rule="PRO-4" />
         </p>
       )}

@@ -223,7 +223,7 @@ function InPlaceOfHeavy({ client, plan, today }: { client: ClientRecord; plan: P
   return (
     <p className="text-[15px]">
       {share
-        ? t`One session is ${plain(mass.inUnit(share.kgReps), 0)} ${mass.unit}·reps: ${share.percent} % of your heavy volume, ${plain(mass.inUnit(share.heavyKgReps), 0)} a week.`
+        ? t`One session is ${plain(mass.inUnit(share.kgReps), 0)} ${mass.unit}·reps: ${share.percent} % of the heavy volume, ${plain(mass.inUnit(share.heavyKgReps), 0)} a week.`
         : t`No heavy work of the last four weeks is on record to compare it with.`}{' '}
       <Why rule="PRO-4" />
     </p>
