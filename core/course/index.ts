@@ -40,9 +40,12 @@ export { placeBlock, type Running } from './place-block';
 export type { Unmet } from './place-sessions';
 export {
   type Rehearsal,
+  type RehearsalQuestion,
   type RehearsedCourse,
   type RehearsedSession,
+  rehearsalOf,
   rehearse,
+  rehearseRuns,
   type Spread,
 } from './rehearse';
 export {

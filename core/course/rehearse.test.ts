@@ -8,7 +8,7 @@ import { dayOf } from '../quantity/days';
 import { MS_PER_DAY } from '../quantity/units';
 import { limited } from '../screening/clearance.fixture';
 import type { OnDay } from './on-day';
-import { type RehearsalQuestion, rehearse } from './rehearse';
+import { type RehearsalQuestion, rehearsalOf, rehearse, rehearseRuns } from './rehearse';
 
 const MONDAY = dayOf('2026-05-04');
 const MOVES: Movement[] = [
@@ -47,6 +47,12 @@ const question = (changes: Partial<RehearsalQuestion> = {}): RehearsalQuestion =
 });
 
 describe('a block run forward', () => {
+  it('comes to the same however its runs are shared', () => {
+    const asked = question({ sessions: twiceAWeek(2), runs: 11 });
+    const shared = [rehearseRuns(asked, 0, 6), rehearseRuns(asked, 6, 11)];
+    expect(rehearsalOf(asked, shared)).toEqual(rehearse(asked));
+  });
+
   it('gives each session its likely pressure, load and minutes, the same for the same question', () => {
     const rehearsal = rehearse(question());
     expect(rehearsal.sessions.map(({ day }) => day - MONDAY)).toEqual([0, 3, 7, 10, 14, 17, 21, 24]);

@@ -21,7 +21,7 @@ import type { CourseRecord, OpenedSession } from './course-record';
 import { doneOn, openedOn } from './lived';
 import type { OnDay } from './on-day';
 import { type ReviewedSession, reviewInCourse } from './review-course';
-import { sessionOn } from './session-on';
+import { type DaySession, sessionOn } from './session-on';
 import { type Prepared, preparedFrom, readingIn, runOnce } from './simulated-session';
 
 /** A plan that is rehearsed: as it is signed, and what it is folded from now (rule CRS-2). */
@@ -70,13 +70,27 @@ const BAND = { low: 0.1, high: 0.9 };
  * (rules CRS-2, CRS-3, REV-1 to REV-8, PRS-4): where a review asks, nothing is answered, and the plan holds. The person stays as they
  * are now: it says where the plans would outrun them, and promises no gain. It informs, and never sets a load.
  */
-export function rehearse({ sessions, courses, seen, runs, seed }: RehearsalQuestion): Rehearsal {
-  const random = seededRandom(seed);
+export const rehearse = (question: RehearsalQuestion): Rehearsal =>
+  rehearsalOf(question, [rehearseRuns(question, 0, question.runs)]);
+
+/** What some runs saw: for each session, a line a run. */
+export type RunsSeen = Seen[][];
+
+/**
+ * Some of the runs of a rehearsal, so that several workers can share them: each run draws by itself, whichever of them it is in.
+ * @param fromRun the first, from 0 @param toRun the one after the last
+ */
+export function rehearseRuns(
+  { sessions, courses, seen, seed }: RehearsalQuestion,
+  fromRun: number,
+  toRun: number,
+): RunsSeen {
   const drawers = new Map(LIMBS.map((limb) => [limb, drawerOf(fitTrainee(seen, limb))] as const));
   // Many runs come to the same session: it is composed once.
   const prepared = new Map<string, Prepared>();
   const columns = sessions.map((): Seen[] => []);
-  for (let run = 0; run < runs; run += 1) {
+  for (let run = fromRun; run < toRun; run += 1) {
+    const random = seededRandom(seed + run * APART);
     const trainees = new Map(LIMBS.map((limb) => [limb, drawers.get(limb)?.(random) ?? USUAL]));
     const lives = new Map(courses.map((course) => [course.id, new Life(course, prepared)]));
     const done = [...(courses[0]?.record.basis.done ?? [])];
@@ -85,7 +99,18 @@ export function rehearse({ sessions, courses, seen, runs, seed }: RehearsalQuest
       if (seenThen) columns[place]?.push(seenThen);
     }
   }
-  const rehearsed = sessions.map((session, place) => ({ ...session, ...summed(columns[place] ?? []) }));
+  return columns;
+}
+
+/** So far apart that the draws of two runs do not meet. */
+const APART = 0x9e3779b1;
+
+/** The rehearsal that shares of its runs come to. */
+export function rehearsalOf({ sessions, runs }: RehearsalQuestion, shares: readonly RunsSeen[]): Rehearsal {
+  const rehearsed = sessions.map((session, place) => ({
+    ...session,
+    ...summed(shares.flatMap((columns) => columns[place] ?? [])),
+  }));
   return {
     sessions: rehearsed,
     stall: rehearsed.find(({ short }) => short > 0.5) ?? null,
@@ -121,7 +146,7 @@ class Life {
       { ...record, basis, opened: this.opened, trainedDays: this.trainedDays, advices: this.advices },
       day,
     );
-    const ready = this.prepare(of.session, basis);
+    const ready = this.asLastTime(of) ?? this.prepare(of.session, basis);
     const entered = runOnce(ready, trainees, random, day * MS_PER_DAY);
     const exercises = ready.opened.map((figures, place) => ({
       ...figures,
@@ -159,6 +184,17 @@ class Life {
     }
     this.kept.push({ session, ready });
     this.opened.push(session);
+  }
+
+  /** The session before this one, where nothing is another now. */
+  private asLastTime({ moves, deloadPercent }: DaySession): Prepared | null {
+    const last = this.kept.at(-1);
+    const isSame =
+      moves.length === 0 &&
+      deloadPercent === null &&
+      !last?.session.wasDeload &&
+      this.advices.every((advice) => advice?.change.restMs === undefined);
+    return (isSame && last?.ready) || null;
   }
 
   private prepare(session: SessionChoice, basis: Basis): Prepared {

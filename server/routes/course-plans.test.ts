@@ -230,6 +230,36 @@ describe('a review that binds (REV-10)', () => {
     expect((await api.sql("select 1 from audit where action = 'review-taken-back'")).length).toBe(1);
   });
 
+  it('takes the version of an answer back, too, when that was re-targeted meanwhile', async () => {
+    const { api, made: person } = await startAfter(ready);
+    const view = await nextVisit(api, person, PAIN);
+    const path = `/sessions/${view.id}/events`;
+    const given = await answer(api, view, { loadSteps: 1 });
+    await api.post(path, given);
+    await measureAgain(api, person.client, 220);
+    api.clock.nowMs += 1_000;
+    const [made] = (await read(api, person)).facts.prescriptions;
+    await api.post(at(person, `prescriptions/${made?.id}/retarget`), {});
+    api.clock.nowMs += 1_000;
+    const [event] = given.events;
+    await api.post(path, {
+      events: [
+        {
+          id: newId(),
+          sessionId: view.id,
+          deviceId: newId(),
+          seq: 0,
+          atMs: api.clock.nowMs,
+          type: 'undone',
+          eventId: event?.id,
+        },
+      ],
+    });
+    const [back] = (await read(api, person)).facts.prescriptions;
+    expect(back?.versions).toContain(person.prescriptionId);
+    expect(back?.versions).not.toContain(made?.id);
+  });
+
   it('keeps the version as it is where the answer changes nothing, or declines', async () => {
     const { api, made: person } = await startAfter(ready);
     const view = await nextVisit(api, person, PAIN);

@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
-import { placeBlock, rehearse } from '#core/course';
+import { placeBlock, rehearseRuns } from '#core/course';
 import { forecast } from '#core/forecast';
 
 /** The heavy sums of planning, away from the page's own thread. */
-const planning = { forecast, placeBlock, rehearse };
+const planning = { forecast, placeBlock, rehearseRuns };
 export type Planning = typeof planning;
 
 expose(planning);

@@ -49,11 +49,16 @@ export async function keepReviewedVersion(c: Context<Env>, session: SessionHead)
 async function takeBackVersion(c: Context<Env>, session: SessionHead): Promise<void> {
   const { facts } = await readClient(c.var.em, session.clientId, c.var.nowMs);
   const made = versionOf(session, facts);
+  if (!made) return;
+  // One that was re-targeted since rests on the one that the answer made.
+  const isByReview = [made, ...facts.formerVersions].some(
+    (one) => one.isByReview && made.versions.includes(one.id),
+  );
   const before = facts.formerVersions
-    .filter(({ coursePlanId }) => coursePlanId === made?.coursePlanId)
+    .filter(({ coursePlanId }) => coursePlanId === made.coursePlanId)
     .sort((a, b) => b.atMs - a.atMs)
     .find(({ versions }) => versions.includes(session.prescriptionId));
-  if (!made?.isByReview || !before || !mayTakeBack(facts, session.id)) return;
+  if (!isByReview || !before || !mayTakeBack(facts, session.id)) return;
   const changes = planChanges(made.plan, before.plan);
   const note: NoteOnRecord = {
     action: 'review-taken-back',

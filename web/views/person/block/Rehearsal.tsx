@@ -13,7 +13,7 @@ import { CourseStrip } from '../../../parts/drawing/CourseStrip';
 import { plain } from '../../../words/format';
 import { noonOf } from '../../../words/noon';
 import { type Measure, useUnits } from '../../../words/units';
-import { planningWorker } from '../../../workers/planning';
+import { rehearseInWorkers } from '../../../workers/planning';
 import type { BlockState } from './use-block';
 
 const HIDDEN_ON_PHONES = [t`Week`, t`Minutes`];
@@ -36,7 +36,7 @@ export function Rehearsal({
     .map(({ day, coursePlanId }) => ({ day, coursePlanId }));
   const rehearsal = useMutation({
     mutationFn: () =>
-      planningWorker().rehearse({
+      rehearseInWorkers({
         sessions,
         courses: coursesOf(client, practice, block),
         seen: seen ?? [],
