@@ -245,7 +245,9 @@ inDemonstration(
     await expect(page.getByRole('region', { name: 'Check on the day' })).toBeVisible();
     await expect(page.getByRole('list', { name: 'What moved' })).toBeInViewport();
     await expect(page.getByRole('list', { name: 'What moved' })).toContainText(/→/);
-    for (const key of ['w', '1', 'Enter', 'Space']) await press(pressKey(page, key));
+    for (const key of ['w', '1', 'Enter']) await press(pressKey(page, key));
+    await expect(page.getByRole('button', { name: 'Open the session' })).toBeVisible();
+    await press(pressKey(page, 'Space'));
     await expect(page).toHaveURL(/\/sessions\//);
     expect(presses).toBeLessThanOrEqual(4);
     const { facts } = await weeks.record();
