@@ -9,6 +9,8 @@ import { writeAs } from '../../../language/translate';
 import { type KeptHome, keepHome, readKept } from './kept-home';
 
 const AGAIN_MS = 30_000;
+/** While something waits to be sent: not every browser says that its network is back. */
+const UNSENT_AGAIN_MS = 5_000;
 /** A server that is busy, or not there, may take it later. */
 const isForLater = (error: unknown): boolean =>
   !(error instanceof ApiProblem) || error.body.status === 429 || error.body.status >= 500;
@@ -69,10 +71,14 @@ export function useHome(secret: string) {
   useEffect(() => {
     void send();
     const again = setInterval(() => void send(), AGAIN_MS);
+    const unsentAgain = setInterval(() => {
+      if (latest.current.unsent.length > 0) void send();
+    }, UNSENT_AGAIN_MS);
     const back = () => void send();
     window.addEventListener('online', back);
     return () => {
       clearInterval(again);
+      clearInterval(unsentAgain);
       window.removeEventListener('online', back);
     };
   }, [send]);
