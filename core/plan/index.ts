@@ -50,7 +50,7 @@ export { planChanges } from './plan-changes';
 export { laneLimitMs, planLimitMs } from './plan-limit';
 export { type PlannedLoad, plannedKg } from './planned-load';
 export { type PlannedSet, plannedMark, plannedMmHg, plannedWords, staysInflated } from './planned-set';
-export { onEveryRung } from './rungs';
+export { onEveryRung, workOn } from './rungs';
 export { plannedAt, setOrder } from './set-order';
 export { alternate, keepSupersets } from './superset';
 export {

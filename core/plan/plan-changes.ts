@@ -6,7 +6,7 @@ import { LIMB_NAMES } from '../quantity/limb';
 import { RUNG_NAMES } from './goals';
 import { exerciseWords, type Plan, type PlannedExercise } from './plan';
 import { plannedKg } from './planned-load';
-import { onRung } from './rungs';
+import { onRung, workOn } from './rungs';
 import { isMeasured, targetWords } from './target';
 
 /**
@@ -60,14 +60,14 @@ function rungChanges(before: Plan, after: Plan): Message[] {
       ? []
       : changed(
           (values) => msg('On the rung {rung}: {was} → {is}.', { rung: RUNG_NAMES[rung], ...values }),
-          workOf(before, rung),
-          workOf(after, rung),
+          workText(before, rung),
+          workText(after, rung),
         ),
   );
 }
 
-function workOf({ rungs }: Plan, rung: Rung): Message {
-  const work = rungs?.others.find((other) => other.rung === rung)?.exercises ?? [];
+function workText(plan: Plan, rung: Rung): Message {
+  const work = workOn(plan, rung);
   return work.length === 0
     ? msg('nothing')
     : list(

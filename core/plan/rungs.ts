@@ -45,6 +45,10 @@ export function onRung<Exercise, Of extends OnRungs<Exercise>>(
   return { ...of, exercises: now.exercises, rungs: { ...rungs, rung: now.rung, others } };
 }
 
+/** The exercises of one rung; none where it is not named. */
+export const workOn = <Exercise>({ exercises, rungs }: OnRungs<Exercise>, rung: Rung): Exercise[] =>
+  rung === rungs?.rung ? exercises : (rungs?.others.find((one) => one.rung === rung)?.exercises ?? []);
+
 /** The exercises of a plan, or of its choices, on whichever rung. */
 export const onEveryRung = <Exercise>({ exercises, rungs }: OnRungs<Exercise>): Exercise[] => [
   ...exercises,

@@ -59,6 +59,19 @@ const answer = async (api: Api, view: SessionView, change: Change, how: object =
   events: await answersOf(api, view, change, how),
 });
 
+/** Takes events of a session back, from a device of its own. */
+const undoOf = (api: Api, view: SessionView, { events }: { events: readonly { id: string }[] }) => ({
+  events: events.map(({ id }) => ({
+    id: newId(),
+    sessionId: view.id,
+    deviceId: newId(),
+    seq: 0,
+    atMs: api.clock.nowMs,
+    type: 'undone',
+    eventId: id,
+  })),
+});
+
 describe('several plans of one person', () => {
   it('are kept side by side; a signature takes the place of its own plan’s version only', async () => {
     const { api, made: person } = await startAfter(ready);
@@ -193,17 +206,7 @@ describe('a review that binds (REV-10)', () => {
     const now = async () => (await read(api, person)).facts.prescriptions[0];
     const made = await now();
     expect(made).toMatchObject({ isByReview: true });
-    const undo = () => ({
-      events: given.events.map((event) => ({
-        id: newId(),
-        sessionId: view.id,
-        deviceId: newId(),
-        seq: 0,
-        atMs: api.clock.nowMs,
-        type: 'undone',
-        eventId: event.id,
-      })),
-    });
+    const undo = () => undoOf(api, view, given);
     expect((await api.call('POST', path, undo(), 'aske')).status).toBe(403);
     await api.post(path, undo());
     const back = await now();
@@ -223,9 +226,7 @@ describe('a review that binds (REV-10)', () => {
     expect((await now())?.id).toBe(back?.id);
     expect((await open()).status).toBe(201);
     api.clock.nowMs += 1_000;
-    const late = await api.refused(path, {
-      events: declined.events.map((event) => ({ ...undo().events[0], eventId: event.id })),
-    });
+    const late = await api.refused(path, undoOf(api, view, declined));
     expect(late.status).toBe(409);
     expect((await api.sql("select 1 from audit where action = 'review-taken-back'")).length).toBe(1);
   });
@@ -241,20 +242,7 @@ describe('a review that binds (REV-10)', () => {
     const [made] = (await read(api, person)).facts.prescriptions;
     await api.post(at(person, `prescriptions/${made?.id}/retarget`), {});
     api.clock.nowMs += 1_000;
-    const [event] = given.events;
-    await api.post(path, {
-      events: [
-        {
-          id: newId(),
-          sessionId: view.id,
-          deviceId: newId(),
-          seq: 0,
-          atMs: api.clock.nowMs,
-          type: 'undone',
-          eventId: event?.id,
-        },
-      ],
-    });
+    await api.post(path, undoOf(api, view, given));
     const [back] = (await read(api, person)).facts.prescriptions;
     expect(back?.versions).toContain(person.prescriptionId);
     expect(back?.versions).not.toContain(made?.id);

@@ -34,11 +34,8 @@ export async function keepReviewedVersion(c: Context<Env>, session: SessionHead)
     detail: { from: prescribed.id, sessionId: session.id, changes },
   };
   await keepVersion(c, note, {
-    clientId: session.clientId,
-    coursePlan: { id: prescribed.coursePlanId },
+    ...under(prescribed, session),
     plan,
-    findings: findingsOf(prescribed),
-    overrideReason: prescribed.overrideReason,
     retargets: null,
     isByReview: true,
     changes,
@@ -65,11 +62,8 @@ async function takeBackVersion(c: Context<Env>, session: SessionHead): Promise<v
     detail: { from: made.id, sessionId: session.id, changes },
   };
   await keepVersion(c, note, {
-    clientId: session.clientId,
-    coursePlan: { id: made.coursePlanId },
+    ...under(before, session),
     plan: before.plan,
-    findings: findingsOf(before),
-    overrideReason: before.overrideReason,
     // It rests on the signature it had, and so on the sessions under that (rule PRS-8).
     retargets: before.id,
     changes,
@@ -81,3 +75,11 @@ function versionOf({ id }: SessionHead, facts: ClientFacts): PrescriptionFact | 
   const fact = facts.sessions.find((one) => one.id === id);
   return fact && versionInForce(facts, fact.coursePlanId);
 }
+
+/** What a version keeps of the one it goes on from: its plan, and the guards that were passed with why. */
+const under = (before: PrescriptionFact, { clientId }: SessionHead) => ({
+  clientId,
+  coursePlan: { id: before.coursePlanId },
+  findings: findingsOf(before),
+  overrideReason: before.overrideReason,
+});

@@ -7,6 +7,7 @@ import {
   RUNG_LABELS,
   type SessionChoice,
   withMovements,
+  workOn,
 } from '#core/plan';
 import { type Rung, rungSchema } from '#core/protocol';
 import { LIMB_NAMES } from '#core/quantity';
@@ -35,17 +36,19 @@ export function RungsAhead({
   const [adding, setAdding] = useState<Rung | null>(null);
   const { rungs } = session;
   if (!rungs) return null;
-  const workOn = (rung: Rung): ExerciseChoice[] =>
-    rung === rungs.rung
-      ? session.exercises
-      : (rungs.others.find((one) => one.rung === rung)?.exercises ?? []);
   const setWork = (rung: Rung, exercises: ExerciseChoice[]) =>
-    change({ ...session, rungs: withWork(rungs, rung, exercises) });
+    change({ ...session, rungs: withWork(session, rungs, rung, exercises) });
   const add = (rung: Rung, id: string) => {
-    const made = newExercise(id, workOn(rung).at(-1) ?? session.exercises[0], [rungs.limb], wish, basis);
+    const made = newExercise(
+      id,
+      workOn(session, rung).at(-1) ?? session.exercises[0],
+      [rungs.limb],
+      wish,
+      basis,
+    );
     if (!made) return;
     const moves = proposedMovements(made, session.goal, { schoolId: session.schoolId, basis });
-    setWork(rung, [...workOn(rung), withMovements(made, moves, basis)]);
+    setWork(rung, [...workOn(session, rung), withMovements(made, moves, basis)]);
     setAdding(null);
   };
   return (
@@ -68,10 +71,10 @@ export function RungsAhead({
               {place + 1}. {translate(RUNG_LABELS[rung])}
             </span>
             <span className="flex flex-wrap items-center gap-x-3">
-              {workOn(rung).length === 0 && (
+              {workOn(session, rung).length === 0 && (
                 <span className="text-quiet">{t`nothing signed ahead: it stays on the rung below`}</span>
               )}
-              {workOn(rung).map((choice, at) => {
+              {workOn(session, rung).map((choice, at) => {
                 const label = translate(basis.library[choice.exerciseId]?.label ?? choice.exerciseId);
                 return (
                   // biome-ignore lint/suspicious/noArrayIndexKey: one exercise may be there twice
@@ -83,7 +86,7 @@ export function RungsAhead({
                         onClick={() =>
                           setWork(
                             rung,
-                            workOn(rung).filter((_, other) => other !== at),
+                            workOn(session, rung).filter((_, other) => other !== at),
                           )
                         }
                       >
@@ -118,11 +121,10 @@ export function RungsAhead({
 }
 
 /** The rungs with other work on one of them; one without any is left out. */
-const withWork = (rungs: Rungs, rung: Rung, exercises: ExerciseChoice[]): Rungs => ({
+const withWork = (session: SessionChoice, rungs: Rungs, rung: Rung, exercises: ExerciseChoice[]): Rungs => ({
   ...rungs,
   others: rungSchema.options.flatMap((one) => {
-    const work =
-      one === rung ? exercises : (rungs.others.find((other) => other.rung === one)?.exercises ?? []);
-    return work.length === 0 ? [] : [{ rung: one, exercises: work }];
+    const work = one === rung ? exercises : workOn(session, one);
+    return work.length === 0 || one === rungs.rung ? [] : [{ rung: one, exercises: work }];
   }),
 });
