@@ -2,9 +2,11 @@ import { v5 as uuidFrom } from 'uuid';
 import { cuffedLimbs, type Plan, plannedMmHg } from '#core/plan';
 import { pacedReps, setMs } from '#core/protocol';
 import type { Recommendation } from '#core/review';
-import type { EventBody, SessionEvent } from '#core/session';
+import { type EventBody, type SessionEvent, stamped, stampedLog } from '#core/session';
 
 const NEXT_TOUCH_MS = 4_000;
+/** The device that sessions of the demo are run on. */
+const TABLET = 'plinth-tablet';
 
 /**
  * The log of a session that was run some time ago.
@@ -20,11 +22,11 @@ export function pastSessionLog(
     heartRates,
   }: { reps: readonly number[]; efforts: readonly number[]; heartRates?: readonly [number, number] },
 ): SessionEvent[] {
-  const bodies: [number, EventBody][] = [];
+  const events: { atMs: number; body: EventBody }[] = [];
   let clockMs = session.startMs;
   const note = (waitMs: number, body: EventBody) => {
     clockMs += waitMs;
-    bodies.push([clockMs, body]);
+    events.push({ atMs: clockMs, body });
   };
   note(0, { type: 'session-started' });
   plan.exercises.forEach((exercise, exerciseIndex) => {
@@ -73,16 +75,8 @@ export function pastSessionLog(
     clockMs += 60_000;
   });
   note(0, { type: 'session-finished' });
-  return bodies.map(
-    ([eventAtMs, body], seq) =>
-      ({
-        ...body,
-        id: uuidFrom(`event ${seq}`, session.id),
-        sessionId: session.id,
-        deviceId: 'plinth-tablet',
-        seq,
-        atMs: eventAtMs,
-      }) as SessionEvent,
+  return stampedLog({ sessionId: session.id, deviceId: TABLET }, events, (seq) =>
+    uuidFrom(`event ${seq}`, session.id),
   );
 }
 
@@ -95,33 +89,30 @@ export const keptAsItIs = (
   advices.flatMap((advice, exerciseIndex) =>
     advice
       ? [
-          {
-            type: 'review-answered' as const,
-            exerciseIndex,
-            rule: advice.rule,
-            answer: 'edited' as const,
-            change: {},
-            reason: 'Kept until the next version',
-            id: uuidFrom(`answer ${exerciseIndex}`, sessionId),
-            sessionId,
-            deviceId: 'plinth-tablet',
-            seq: 2_000 + exerciseIndex,
-            atMs,
-          },
+          stamped(
+            {
+              type: 'review-answered',
+              exerciseIndex,
+              rule: advice.rule,
+              answer: 'edited',
+              change: {},
+              reason: 'Kept until the next version',
+            },
+            {
+              id: uuidFrom(`answer ${exerciseIndex}`, sessionId),
+              sessionId,
+              deviceId: TABLET,
+              seq: 2_000 + exerciseIndex,
+              atMs,
+            },
+          ),
         ]
       : [],
   );
 
 /** The answer of the day after: a little sore, and nothing else. */
-export const dayAfterEvent = (sessionId: string, atMs: number): SessionEvent => ({
-  type: 'followed-up',
-  soreness: 2,
-  bruising: 'none',
-  pinpointBleeding: false,
-  numbness: false,
-  id: uuidFrom('day after', sessionId),
-  sessionId,
-  deviceId: 'plinth-tablet',
-  seq: 1_000,
-  atMs,
-});
+export const dayAfterEvent = (sessionId: string, atMs: number): SessionEvent =>
+  stamped(
+    { type: 'followed-up', soreness: 2, bruising: 'none', pinpointBleeding: false, numbness: false },
+    { id: uuidFrom('day after', sessionId), sessionId, deviceId: TABLET, seq: 1_000, atMs },
+  );

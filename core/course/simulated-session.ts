@@ -14,9 +14,9 @@ import type { Reading } from '../review/reading';
 import { readingsOf } from '../review/review';
 import { summaryOf, type Worked } from '../review/summary';
 import { amountDone, type EnteredSession, enteredEvents } from '../session/entered';
-import type { SessionEvent } from '../session/events';
 import { fold } from '../session/fold';
 import { type Log, mergeLogs } from '../session/log';
+import { stampedLog } from '../session/stamp';
 import { normal, type Random } from '../simulation/random';
 
 /** Effort of a set that the model cannot foresee: done, and neither easy nor hard. */
@@ -134,15 +134,9 @@ export function runOnce(
 
 const logOf = (events: ReturnType<typeof enteredEvents>, startMs: number): Log =>
   mergeLogs(
-    events.map(
-      ({ afterMs, body }, seq) =>
-        ({
-          ...body,
-          id: `${seq}`,
-          sessionId: '',
-          deviceId: '',
-          seq,
-          atMs: startMs + afterMs,
-        }) as SessionEvent,
+    stampedLog(
+      { sessionId: '', deviceId: '' },
+      events.map(({ afterMs, body }) => ({ atMs: startMs + afterMs, body })),
+      String,
     ),
   );

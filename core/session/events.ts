@@ -36,51 +36,10 @@ export { TAKE_BACK_MS } from './events/end-taken-back';
 export * from './events/values';
 
 /**
- * Everything that can happen in a session. State, clocks, dose, strip and review are folds of these; corrections are
- * events too, so nothing is ever rewritten.
+ * Everything that can happen in a session: the one list of it. State, clocks, dose, strip and review are folds of these; corrections are
+ * events too, so nothing is ever rewritten. Where two events carry the same time, they are in the order of this table: the one in
+ * which they make sense of each other.
  */
-export const sessionEventSchema = z.discriminatedUnion('type', [
-  sessionStarted.schema,
-  takenOver.schema,
-  cuffInflated.schema,
-  loosened.schema,
-  markMoved.schema,
-  pressureRead.schema,
-  setStarted.schema,
-  setEnded.schema,
-  endTakenBack.schema,
-  reFitted.schema,
-  restStarted.schema,
-  repsCorrected.schema,
-  repsConfirmed.schema,
-  becameHard.schema,
-  startCorrected.schema,
-  loadCorrected.schema,
-  setNoted.schema,
-  heartRateNoted.schema,
-  heartRateLaid.schema,
-  bloodPressureNoted.schema,
-  adjunctNoted.schema,
-  colourChecked.schema,
-  offerAnswered.schema,
-  signNoted.schema,
-  alarmIgnored.schema,
-  cuffReleased.schema,
-  stopped.schema,
-  sessionFinished.schema,
-  reviewAnswered.schema,
-  followedUp.schema,
-  undone.schema,
-]);
-export type SessionEvent = z.infer<typeof sessionEventSchema>;
-export type SessionEventType = SessionEvent['type'];
-
-type Unstamped<E> = E extends SessionEvent ? Omit<E, keyof typeof STAMP> : never;
-/** An event before the client stamps it with id, session, device, sequence and time. */
-export type EventBody = Unstamped<SessionEvent>;
-
-// Where two events carry the same time, they are in the order of this table: the one in which they make sense of each
-// other. An event that is missing here does not compile.
 export const EVENTS = {
   'session-started': sessionStarted,
   'taken-over': takenOver,
@@ -113,4 +72,18 @@ export const EVENTS = {
   'review-answered': reviewAnswered,
   'followed-up': followedUp,
   undone,
-} satisfies { [T in SessionEventType]: { type: T } };
+};
+
+/** An event that stands in the table under another name than its own does not compile. */
+type Named<D extends { [T in keyof D]: { type: T } }> = D;
+type Definitions = Named<typeof EVENTS>;
+export type SessionEventType = keyof Definitions;
+export type SessionEvent = { [T in SessionEventType]: z.infer<Definitions[T]['schema']> }[SessionEventType];
+
+type Schemas = { [T in SessionEventType]: Definitions[T]['schema'] }[SessionEventType];
+const schemas = Object.values(EVENTS).map(({ schema }) => schema) as [Schemas, ...Schemas[]];
+export const sessionEventSchema = z.discriminatedUnion('type', schemas);
+
+type Unstamped<E> = E extends SessionEvent ? Omit<E, keyof typeof STAMP> : never;
+/** An event before the client stamps it with id, session, device, sequence and time. */
+export type EventBody = Unstamped<SessionEvent>;

@@ -2,10 +2,8 @@ export { type Attention, attentionOf, compareAttention } from './attention';
 export { BLOOD_PRESSURE_MOMENTS, bloodPressureDue } from './blood-pressure';
 export { type ClockSample, clockOffsetMs } from './clock-offset';
 export { limbClocks, repsNow, restLeftMs } from './clocks';
-export { decide } from './decide/decide';
-export type { Decision, Effect, Hands, House, Intent } from './decide/intent';
-export { type DueEvent, dueEvents } from './decide/owed';
-export { pumpsGoOn } from './decide/pumps-go-on';
+export { NO_PRACTICE } from './decide/decide';
+export type { Decision, House, Intent } from './decide/intent';
 export {
   EFFORT_IN,
   EFFORT_SCALES,
@@ -44,7 +42,6 @@ export {
 export { fold, undoable } from './fold';
 export { whyNotFromHome } from './from-home';
 export { type HeartRateFile, type HeartRateSample, lay, type Placement, placements } from './heart-rate';
-export { heartRateDue } from './heart-rate-due';
 export { type HeartRateMoment, minuteInHand, momentWords } from './heart-rate-moment';
 export type { HeartRateTrace } from './heart-rate-trace';
 export {
@@ -62,9 +59,17 @@ export { type NextStep, nextStep } from './next-step';
 export { noHarderWords } from './no-harder';
 export { offerAfterSet } from './offer';
 export { nextPlace, type SetPlace } from './places';
+export { type SessionRuntime, sessionRuntime } from './runtime';
+export {
+  BY_HAND,
+  type KnownSession,
+  NO_PULSES,
+  type Ports,
+} from './runtime/ports';
 export { readSessionFile, writeSessionFile } from './session-file';
 export { settlingWords } from './settling';
 export { isEmergency, SIGNS, type SignId, signIdSchema } from './signs';
+export { stamped, stampedLog } from './stamp';
 export { correctedReps, findSet, inflatedLimbs, openSet, type SessionState, type SetRecord } from './state';
 export { tooHardWords } from './too-hard';
 export type { Totals } from './totals';

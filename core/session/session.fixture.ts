@@ -2,6 +2,7 @@ import type { Plan } from '../plan/plan';
 import type { EventBody, SessionEvent } from './events';
 import { fold } from './fold';
 import { mergeLogs } from './log';
+import { stampedLog } from './stamp';
 import type { SessionState } from './state';
 
 export const SESSION_ID = '00000000-0000-4000-8000-000000000000';
@@ -12,16 +13,11 @@ export function logOf(
   entries: readonly (readonly [number, EventBody])[],
   deviceId = 'tablet',
 ): SessionEvent[] {
-  return entries.map(
-    ([atSeconds, body], seq) =>
-      ({
-        ...body,
-        id: `00000000-0000-4000-8000-${deviceId.length.toString(16).padStart(4, '0')}${seq.toString(16).padStart(8, '0')}`,
-        sessionId: SESSION_ID,
-        deviceId,
-        seq,
-        atMs: START_MS + Math.round(atSeconds * 1000),
-      }) as SessionEvent,
+  return stampedLog(
+    { sessionId: SESSION_ID, deviceId },
+    entries.map(([atSeconds, body]) => ({ atMs: START_MS + Math.round(atSeconds * 1000), body })),
+    (seq) =>
+      `00000000-0000-4000-8000-${deviceId.length.toString(16).padStart(4, '0')}${seq.toString(16).padStart(8, '0')}`,
   );
 }
 

@@ -56,15 +56,14 @@ async function page(known: number, ...pumps: Pump[]) {
     sources[place]?.say({ pressureMmHg: 0 });
     if (isLost) sources[place]?.say(null);
   }
-  const { act, actAndNotify, handsOf } = await import('./act');
+  const { actAndNotify } = await import('./act');
   const { notices } = await import('../state/notices');
   const view = testView(logOf(WHOLE_SESSION.slice(0, known)));
   const queries = new QueryClient();
   return {
     commanded,
-    act: (intent: Intent) => act(queries, view, intent),
+    act: (intent: Intent) => actAndNotify(queries, view, intent),
     actAndNotify: (intent: Intent, about?: string) => actAndNotify(queries, view, intent, about),
-    hands: () => handsOf(SESSION_ID).pumped,
     notices: () => notices.get().map(({ words }) => words),
     posted: async () => {
       await vi.waitFor(() => expect(posted).not.toEqual([]));
@@ -112,12 +111,15 @@ describe('an act', () => {
   });
 });
 
-describe('hands', () => {
-  it('are the cuffs of this session whose regulated pump answers', async () => {
-    expect((await page(1, REGULATED)).hands()).toEqual([LIMB]);
-    expect((await page(1, { kind: 'by-hand' })).hands()).toEqual([]);
-    expect((await page(1, { ...REGULATED, isLost: true })).hands()).toEqual([]);
-    expect((await page(1, { ...REGULATED, sessionId: 'another' })).hands()).toEqual([]);
+describe('a pump', () => {
+  it.each<[string, Pump]>([
+    ['is inflated by hand', { kind: 'by-hand' }],
+    ['was lost', { ...REGULATED, isLost: true }],
+    ['is of another session', { ...REGULATED, sessionId: 'another' }],
+  ])('that %s is commanded nothing: the cuff is noted as inflated by hand', async (_, pump) => {
+    const { act, commanded } = await page(1, pump);
+    expect(act({ do: 'next' }).events.map(({ type }) => type)).toEqual(['cuff-inflated']);
+    expect(commanded).toEqual([]);
   });
 });
 

@@ -9,6 +9,10 @@ import { lockState } from './practitioner';
 export const useOpenViews = (): readonly SessionView[] =>
   useQuery({ ...openViewsQuery, enabled: lockState.use() === 'unlocked' }).data ?? NONE;
 
+/** The same, as they are known at this moment. */
+export const openViews = (queries: QueryClient): readonly SessionView[] =>
+  queries.getQueryData<SessionView[]>(KEYS.openSessions) ?? NONE;
+
 /** Whether it is known which are open: the server has said so, or no one is signed in. */
 export const useOpenKnown = (): boolean => {
   const isIn = lockState.use() === 'unlocked';

@@ -34,7 +34,7 @@ import { next, reFit, takeBackEnd } from './sets';
 const BY_HAND: Hands = { pumped: [] };
 
 /** Where no practice is known, as on a phone at home: the rule's own limit, and no weight to change to. */
-const NO_HOUSE: House = { stopAbove: RULES['RUN-8'].figures.stopAbove, weightKits: [] };
+export const NO_PRACTICE: House = { stopAbove: RULES['RUN-8'].figures.stopAbove, weightKits: [] };
 
 /** What each intention comes to. */
 const DECIDERS: {
@@ -104,7 +104,7 @@ export function decide(
   intent: Intent,
   nowMs: number,
   hands: Hands = BY_HAND,
-  house: House = NO_HOUSE,
+  house: House = NO_PRACTICE,
 ): Decision {
   if (state.finishedAtMs !== null && !AFTER_FINISH.includes(intent.do)) {
     return refuse(msg('The session is finished: it takes corrections only.'));

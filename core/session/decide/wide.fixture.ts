@@ -7,6 +7,7 @@ import type { Plan } from '../../plan/plan';
 import { testBasis, testExercise, testOcclusion } from '../../plan/plan.fixture';
 import type { Limb } from '../../quantity/limb';
 import type { EventBody, SessionEvent } from '../events';
+import { stamped } from '../stamp';
 import type { Intent } from './intent';
 
 // Plans as wide as they come: several exercises, some in turn, one and two limbs, two positions, two gauges, a strap, priming,
@@ -258,14 +259,12 @@ export const stampAll = (
   firstSeq: number,
   atMs: number,
 ): SessionEvent[] =>
-  bodies.map(
-    (body, i) =>
-      ({
-        ...body,
-        id: `00000000-0000-4000-8000-${(device === 'tablet' ? 1 : 2).toString(16).padStart(4, '0')}${(firstSeq + i).toString(16).padStart(8, '0')}`,
-        sessionId: '00000000-0000-4000-8000-000000000000',
-        deviceId: device,
-        seq: firstSeq + i,
-        atMs,
-      }) as SessionEvent,
+  bodies.map((body, i) =>
+    stamped(body, {
+      id: `00000000-0000-4000-8000-${(device === 'tablet' ? 1 : 2).toString(16).padStart(4, '0')}${(firstSeq + i).toString(16).padStart(8, '0')}`,
+      sessionId: '00000000-0000-4000-8000-000000000000',
+      deviceId: device,
+      seq: firstSeq + i,
+      atMs,
+    }),
   );

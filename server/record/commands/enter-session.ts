@@ -8,6 +8,7 @@ import {
   enteredEvents,
   type SessionEvent,
   type SetPlace,
+  stampedLog,
 } from '#core/session';
 import { type AuditNote, writeAudit } from '../../db/audit';
 import type { Prepare } from '../../db/dialect/connection';
@@ -135,16 +136,13 @@ const eventsOf = (
   entered: EnteredSession,
   enteredAtMs: number,
 ): SessionEvent[] =>
-  enteredEvents(plan, entered, enteredAtMs).map(
-    ({ afterMs, body }, seq) =>
-      ({
-        ...body,
-        id: uuidFrom(`entered ${seq}`, sessionId),
-        sessionId,
-        deviceId: PAPER,
-        seq,
-        atMs: entered.startedAtMs + Math.round(afterMs),
-      }) as SessionEvent,
+  stampedLog(
+    { sessionId, deviceId: PAPER },
+    enteredEvents(plan, entered, enteredAtMs).map(({ afterMs, body }) => ({
+      atMs: entered.startedAtMs + Math.round(afterMs),
+      body,
+    })),
+    (seq) => uuidFrom(`entered ${seq}`, sessionId),
   );
 
 const cannotBe = (message: Message, remedy: Message) =>

@@ -12,7 +12,6 @@ import { type DayAnswers, DayQuestions } from '../../../parts/record/DayQuestion
 import { FollowUpForm } from '../../../parts/record/FollowUpForm';
 import { NO_PRESSURE, readPressure } from '../../../parts/record/typed-pressure';
 import { Call } from './Call';
-import { stampedAt } from './home-log';
 import type { Home } from './use-home';
 
 /** What is asked before a session at home: how it was the day after the last one, then the day; and its start. */
@@ -80,8 +79,8 @@ function CheckHome({ home, sheet: { asks, asksBloodPressure, practice } }: { hom
 function StartHome({ home, sheet }: { home: Home; sheet: HomeSheet }) {
   const start = () => {
     const id = newId();
-    const events = stampedAt(id, 0, serverNow(), [{ type: 'session-started', byClient: true }]);
-    home.change({ running: { id, prescriptionId: sheet.prescriptionId, plan: sheet.plan, events } });
+    home.change({ running: { id, prescriptionId: sheet.prescriptionId, plan: sheet.plan, events: [] } });
+    home.runtime.note(id, [{ type: 'session-started', byClient: true }]);
   };
   return (
     <Button kind="main" className="min-h-20 w-full text-2xl" onClick={start}>

@@ -1,27 +1,19 @@
 import { t } from '@lingui/core/macro';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { v5 as idFrom } from 'uuid';
+import { useEffect, useState } from 'react';
 import type { HomeSheet } from '#contract/home';
 import { markWords } from '#core/cuff';
 import { LIMB_LABELS } from '#core/quantity';
 import {
   correctedReps,
-  decide,
-  dueEvents,
   EFFORT_SCALES,
-  fold,
   type InHand,
   type Intent,
   inflatedLimbs,
   inHand,
   isEmergency,
-  mergeLogs,
   nextStep,
-  type SessionEvent,
   type SessionState,
-  SIGNS,
 } from '#core/session';
-import { serverNow } from '../../../data/clock';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { withoutRule } from '../../../parts/base/Why';
@@ -32,25 +24,21 @@ import { BigClock } from '../../../parts/plan/BigClock';
 import { SignList } from '../../../parts/record/SignList';
 import { onTick } from '../../../parts/time/ticks';
 import { useNow } from '../../../parts/time/use-now';
+import { usePace } from '../../../parts/time/use-pace';
 import { useWakeLock } from '../../../parts/time/use-wake-lock';
-import { CueBook } from '../../../sound/cue-book';
-import { cuesOf } from '../../../sound/cues-of';
-import { soundAlarm, soundCues } from '../../../sound/tones';
 import { promptWords, stepWords, thenWords } from '../../../words/step-words';
 import { Call, EmergencyCall } from './Call';
-import { stampedAt } from './home-log';
+import { knownAtHome } from './home-runtime';
 import type { RunningAtHome } from './kept-home';
 import type { Home } from './use-home';
 
 const TICK_MS = 200;
-const ALARM_EVERY_MS = 4_000;
 
 /** A session at home: one thing to do next, the clock, and what to do when it is wrong. It needs no network. */
 export function HomeRun({ home, running, sheet }: { home: Home; running: RunningAtHome; sheet: HomeSheet }) {
-  const { plan, events } = running;
-  const state = useMemo(() => fold(plan, mergeLogs(events)), [plan, events]);
+  const { plan, state } = knownAtHome(running);
+  const { runtime } = home;
   const [signs, setSigns] = useState(false);
-  const sentSigns = useRef(new Set<string>());
   const [refused, setRefused] = useState<string | null>(null);
   const nowMs = useNow(TICK_MS);
   const step = nextStep(plan, state, nowMs);
@@ -60,61 +48,14 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
   const after = thenWords(plan, state);
   const isUp = inflatedLimbs(state).length > 0;
   const isEmergencyNow = state.signs.some(({ sign }) => isEmergency(sign));
-  useWakeLock(true);
-
-  // Always on the newest log: the clock and a finger may both be a moment ahead of what is drawn.
-  const append = (more: (log: SessionEvent[], now: SessionState) => SessionEvent[]) => {
-    const { running: newest } = home.newest();
-    if (!newest) return;
-    const now = newest.events === events ? state : fold(plan, mergeLogs(newest.events));
-    const added = more(newest.events, now);
-    if (added.length > 0) home.change({ running: { ...newest, events: [...newest.events, ...added] } });
-  };
   const act = (intent: Intent) => {
-    const atMs = serverNow();
-    append((log, now) => {
-      const { events: done, refused } = decide(plan, now, intent, atMs);
-      // The main key is only offered where it is taken; a second press of it is no mistake.
-      setRefused(refused && intent.do !== 'next' ? withoutRule(translate(refused)) : null);
-      return stampedAt(running.id, log.length, atMs, done);
-    });
-    tellSigns();
+    const { refused: why } = runtime.act(knownAtHome(running), intent);
+    // The main key is only offered where it is taken; a second press of it is no mistake.
+    setRefused(why && intent.do !== 'next' ? withoutRule(translate(why)) : null);
   };
-  /** A red sign is sent at once; the session comes when it is over. */
-  const tellSigns = () => {
-    const { running: newest, unsent } = home.newest();
-    for (const event of newest?.events ?? []) {
-      if (event.type !== 'sign-noted' || SIGNS[event.sign].level !== 'red') continue;
-      if (sentSigns.current.has(event.id) || unsent.some(({ id }) => id === event.id)) continue;
-      sentSigns.current.add(event.id);
-      const { id, sessionId, atMs, sign } = event;
-      home.tell({ kind: 'sign', id, sessionId, atMs, sign });
-    }
-  };
-  const next = () => {
-    if (step.do === 'finish') finish();
-    else act({ do: 'next' });
-  };
-  const finish = () => {
-    const { running: newest } = home.newest();
-    if (!newest) return;
-    const { id, prescriptionId, events: log } = newest;
-    const ended = stampedAt(id, log.length, serverNow(), [{ type: 'session-finished' }]);
-    home.tell({ kind: 'session', id, prescriptionId, events: [...log, ...ended] }, { running: null });
-  };
-
-  // What the clock owes, whenever the tick comes.
-  const owe = useRef(() => {});
-  owe.current = () =>
-    append((log, now) => {
-      const known = new Set(log.map(({ id }) => id));
-      return dueEvents(plan, now, serverNow()).flatMap(({ key, atMs, body }, place) => {
-        const id = idFrom(key, running.id);
-        return known.has(id) ? [] : stampedAt(running.id, log.length + place, atMs, [body], [id]);
-      });
-    });
-  useEffect(() => onTick(TICK_MS, () => owe.current()), []);
-  useHomeSound(plan, state, step.do === 'release' && step.why === 'limit');
+  useWakeLock(true);
+  useEffect(() => onTick(TICK_MS, runtime.tick), [runtime]);
+  usePace(() => [knownAtHome(running)]);
 
   return (
     <section aria-label={t`The session`} className="space-y-5">
@@ -143,7 +84,7 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
         </div>
       ) : (
         words.action && (
-          <Button kind="main" className="min-h-20 w-full text-2xl" onClick={next}>
+          <Button kind="main" className="min-h-20 w-full text-2xl" onClick={() => act({ do: 'next' })}>
             {words.action}
           </Button>
         )
@@ -226,26 +167,4 @@ function SetSaid({
       />
     </section>
   );
-}
-
-/** The pace and the ticks before a set, and the alarm at the limit. */
-function useHomeSound(plan: RunningAtHome['plan'], state: SessionState, isAlarming: boolean): void {
-  const now = useRef({ state, isAlarming });
-  now.current = { state, isAlarming };
-  useEffect(() => {
-    const book = new CueBook();
-    let alarmedAtMs = 0;
-    return onTick(TICK_MS, () => {
-      const { state: current, isAlarming: isLate } = now.current;
-      const nowMs = serverNow();
-      soundCues(
-        book.due('home', nowMs, (fromMs, toMs) => cuesOf(plan, current, fromMs, toMs)),
-        nowMs,
-      );
-      if (isLate && nowMs - alarmedAtMs > ALARM_EVERY_MS) {
-        alarmedAtMs = nowMs;
-        soundAlarm();
-      }
-    });
-  }, [plan]);
 }

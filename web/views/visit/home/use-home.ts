@@ -1,11 +1,12 @@
 import { hc } from 'hono/client';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { HOME_HEADER, type HomeSheet, type ReportFromHome } from '#contract/home';
 import type { Message } from '#core/message';
 import type { AppType } from '#server/app';
 import { ApiProblem, read } from '../../../data/api';
 import { learnFrom } from '../../../data/clock';
 import { writeAs } from '../../../language/translate';
+import { homeRuntime } from './home-runtime';
 import { type KeptHome, keepHome, readKept } from './kept-home';
 
 const AGAIN_MS = 30_000;
@@ -94,7 +95,9 @@ export function useHome(secret: string) {
   /** What is kept at this moment: what is drawn may be a moment behind. */
   const newest = useCallback(() => latest.current, []);
 
-  return { kept, gone, change, tell, newest };
+  const runtime = useMemo(() => homeRuntime({ newest, change, tell }), [newest, change, tell]);
+
+  return { kept, gone, change, tell, runtime };
 }
 
 export type Home = ReturnType<typeof useHome>;

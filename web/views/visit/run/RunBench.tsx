@@ -19,9 +19,10 @@ import {
   whatReviewAsks,
 } from '#core/record';
 import { useAct } from '../../../act/act';
+import { openSession } from '../../../act/runtime';
 import { failureWords } from '../../../data/api';
 import { usePastSessions } from '../../../data/history';
-import { type LiveSession, openSession, useSession } from '../../../data/live-session';
+import { type LiveSession, useSession } from '../../../data/live-session';
 import { usePractice, usePractitioner } from '../../../data/queries';
 import { inSentence, translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';

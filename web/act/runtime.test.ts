@@ -2,18 +2,18 @@ import 'fake-indexeddb/auto';
 import { QueryClient } from '@tanstack/react-query';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { testPlan } from '#core/plan/plan.fixture';
-import { mergeLogs, type SessionEvent } from '#core/session';
+import type { SessionEvent } from '#core/session';
 import { foldAll as fold, logOf, SESSION_ID, START_MS, WHOLE_SESSION } from '#core/session/session.fixture';
-import { testView } from './session-view.fixture';
+import { testView } from '../data/session-view.fixture';
 
 const { plan } = testPlan();
-const queries = new QueryClient();
 let posted: SessionEvent[] = [];
 let online = true;
 
 beforeEach(() => {
   posted = [];
   online = true;
+  vi.useFakeTimers({ now: START_MS, toFake: ['Date'] });
   vi.stubGlobal('localStorage', { getItem: () => 'ines', setItem: () => {} });
   vi.stubGlobal('fetch', async (_: string, init: { body: string }) => {
     if (!online) throw new TypeError('no network');
@@ -21,26 +21,40 @@ beforeEach(() => {
     return Response.json({ accepted: [] });
   });
 });
-afterEach(() => vi.unstubAllGlobals());
-
-/** A tab of the browser: modules of its own over the one IndexedDB. */
-async function openTab() {
-  vi.resetModules();
-  const outbox = await import('./outbox');
-  return { ...(await import('./live-session')), ...outbox, ...(await import('./local-log')) };
-}
+afterEach(() => vi.useRealTimers());
 
 const SET_ONE_OPEN = logOf(WHOLE_SESSION.slice(0, 4));
-/** The session with set one under way, which the pace ends 85 s after the start. */
-const session = (events: SessionEvent[] = SET_ONE_OPEN) => ({
-  view: testView(events),
-  log: mergeLogs(events),
-  state: fold(plan, events),
-});
 
+/** A tab of the browser with one session open: modules of its own over the one IndexedDB. */
+async function openTab() {
+  vi.resetModules();
+  const { unsentEvents, sendOutbox } = await import('../data/outbox');
+  const { remembered } = await import('../data/local-log');
+  const { thisDevice } = await import('../data/device');
+  const { KEYS } = await import('../data/keys');
+  const { runtimeOf } = await import('./runtime');
+  const queries = new QueryClient();
+  return {
+    remembered,
+    unsentEvents,
+    sendOutbox,
+    thisDevice,
+    /** The page ticks, so long after the start, on a session with these events. */
+    tick: (afterMs: number, events: SessionEvent[] = SET_ONE_OPEN) => {
+      queries.setQueryData(KEYS.openSessions, [testView(events)]);
+      vi.setSystemTime(START_MS + afterMs);
+      runtimeOf(queries).tick();
+    },
+  };
+}
+
+const sent = (count: number) => vi.waitFor(() => expect(posted.length).toBeGreaterThanOrEqual(count));
+
+// Set one is under way, and the pace ends it 85 s after the start.
 it('records what the clock owes at the time of the pace, not of the look', async () => {
   const tab = await openTab();
-  await tab.appendDue(queries, session(), START_MS + 90_000);
+  tab.tick(90_000);
+  await sent(2);
   expect(posted.map(({ type, atMs }) => [type, atMs - START_MS])).toEqual([
     ['set-ended', 85_000],
     ['rest-started', 85_000],
@@ -51,19 +65,18 @@ it('leaves what the clock owes to the device that runs the session (RUN-9)', asy
   const tab = await openTab();
   const [started, ...later] = WHOLE_SESSION.slice(0, 4);
   const runBy = (runner: string) =>
-    session(logOf([[started?.[0] ?? 0, { type: 'session-started', runner }], ...later]));
-  await tab.appendDue(queries, runBy('another tablet'), START_MS + 90_000);
-  expect(posted).toEqual([]);
-  await tab.appendDue(queries, runBy((await import('./device')).thisDevice), START_MS + 90_000);
-  expect(posted.map(({ type }) => type)).toEqual(['set-ended', 'rest-started']);
+    logOf([[started?.[0] ?? 0, { type: 'session-started', runner }], ...later]);
+  tab.tick(90_000, runBy('another tablet'));
+  expect(tab.remembered(SESSION_ID)).toEqual([]);
+  tab.tick(90_000, runBy(tab.thisDevice));
+  expect(tab.remembered(SESSION_ID).map(({ type }) => type)).toEqual(['set-ended', 'rest-started']);
+  await sent(2);
 });
 
 it('records it once, however often and in however many tabs it is open', async () => {
   const [one, other] = [await openTab(), await openTab()];
-  const looks = [90_000, 90_100, 90_200].flatMap((afterMs) =>
-    [one, other].map((tab) => tab.appendDue(queries, session(), START_MS + afterMs)),
-  );
-  await Promise.all(looks);
+  for (const afterMs of [90_000, 90_100, 90_200]) for (const tab of [one, other]) tab.tick(afterMs);
+  await sent(4);
   expect(new Set(posted.map(({ id }) => id)).size).toBe(2);
   const kept = fold(plan, [...SET_ONE_OPEN, ...posted]);
   expect(kept.sets).toMatchObject([{ countedReps: 30, endedAtMs: START_MS + 85_000 }]);
@@ -71,18 +84,18 @@ it('records it once, however often and in however many tabs it is open', async (
 
 it('owes nothing before the set is over', async () => {
   const tab = await openTab();
-  await tab.appendDue(queries, session(), START_MS + 84_900);
-  expect(posted).toEqual([]);
+  tab.tick(84_900);
+  expect(tab.remembered(SESSION_ID)).toEqual([]);
 });
 
 it('keeps what happens without a network, shows it at once, and sends it whole later', async () => {
   online = false;
   const tab = await openTab();
-  await tab.appendDue(queries, session(), START_MS + 90_000);
+  tab.tick(90_000);
   expect(tab.remembered(SESSION_ID).map(({ type }) => type)).toEqual(['set-ended', 'rest-started']);
   const fresh = await openTab();
   expect(fresh.remembered(SESSION_ID)).toEqual([]);
-  expect(await fresh.unsentEvents()).toHaveLength(2);
+  await vi.waitFor(async () => expect(await fresh.unsentEvents()).toHaveLength(2));
   online = true;
   await fresh.sendOutbox();
   expect(posted.map(({ type }) => type).sort()).toEqual(['rest-started', 'set-ended']);
@@ -91,11 +104,16 @@ it('keeps what happens without a network, shows it at once, and sends it whole l
 
 it('numbers the events of a tab one after the other, and never shares numbers with another', async () => {
   const [one, other] = [await openTab(), await openTab()];
-  await one.appendDue(queries, session(), START_MS + 90_000);
-  const later = session(logOf(WHOLE_SESSION.slice(0, 9)));
-  await one.appendDue(queries, later, START_MS + 147_000);
-  await other.appendDue(queries, later, START_MS + 147_000);
+  const later = logOf(WHOLE_SESSION.slice(0, 8));
+  one.tick(90_000);
+  one.tick(147_000, later);
+  await sent(4);
+  other.tick(147_000, later);
+  await sent(6);
   const devices = new Map<string, number[]>();
-  for (const { deviceId, seq } of posted) devices.set(deviceId, [...(devices.get(deviceId) ?? []), seq]);
+  const events = new Map(posted.map((event) => [`${event.id} ${event.deviceId}`, event]));
+  for (const { deviceId, seq } of events.values())
+    devices.set(deviceId, [...(devices.get(deviceId) ?? []), seq]);
+  expect(devices.size).toBe(2);
   for (const seqs of devices.values()) expect(new Set(seqs).size).toBe(seqs.length);
 });

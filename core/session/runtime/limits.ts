@@ -1,0 +1,28 @@
+import { limbClocks } from '../clocks';
+import type { Alarm, KnownSession } from './ports';
+
+/** An alarm sounds again while its limit is passed. */
+const AGAIN_MS = 4_000;
+
+/** Which alarms of the cuffs' limits are to be sounded now: once as one comes near, again and again once it is passed (rule RUN-1). */
+export function limitAlarms(): (open: readonly KnownSession[], nowMs: number) => Alarm[] {
+  let alarmedAtMs = Number.NEGATIVE_INFINITY;
+  let near: ReadonlySet<string> = new Set();
+  return (open, nowMs) => {
+    const alarming = open.flatMap(({ id, plan, state }) =>
+      limbClocks(plan, state, nowMs)
+        .filter(({ alarm }) => alarm !== 'none')
+        .map(({ limb, alarm }) => ({ key: `${id} ${limb}`, alarm })),
+    );
+    const alarms: Alarm[] = [];
+    if (alarming.some(({ key, alarm }) => alarm === 'soon' && !near.has(key))) alarms.push('near');
+    near = new Set(alarming.map(({ key }) => key));
+    const isPassed = alarming.some(({ alarm }) => alarm === 'now');
+    // A clock that was set back is no reason to be silent.
+    if (isPassed && Math.abs(nowMs - alarmedAtMs) >= AGAIN_MS) {
+      alarmedAtMs = nowMs;
+      alarms.push('now');
+    }
+    return alarms;
+  };
+}
