@@ -37,6 +37,8 @@ export type SessionView = {
   clientName: string;
   prescriptionId: string;
   openedAtMs: number;
+  /** Its lane on the floor, from 1, for as long as it runs; null for one that was never run here, or is of an earlier release. */
+  lane: number | null;
   /** The same person's session before it; null for a first one. */
   idBefore: string | null;
   /** Pain before it, of 10, by the check on the day; null where not said (rule REV-6). */

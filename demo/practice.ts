@@ -68,7 +68,7 @@ export const DEMO_ACCOUNTS = PRACTITIONERS.map(({ role, account: { name, passphr
 }));
 
 const cuff = (
-  spec: Pick<Cuff, 'id' | 'label' | 'limbKind' | 'widthCm' | 'girthLowCm' | 'girthHighCm'>,
+  spec: Pick<Cuff, 'id' | 'label' | 'limbKind' | 'widthCm' | 'girthLowCm' | 'girthHighCm' | 'howMany'>,
 ): Cuff => ({
   ...spec,
   shape: spec.limbKind === 'leg' ? 'contoured' : 'straight',
@@ -78,9 +78,33 @@ const cuff = (
 });
 
 export const CUFFS: Cuff[] = [
-  cuff({ id: 'arm-s', label: 'Arm small', limbKind: 'arm', widthCm: 7, girthLowCm: 20, girthHighCm: 29 }),
-  cuff({ id: 'arm-m', label: 'Arm medium', limbKind: 'arm', widthCm: 8.5, girthLowCm: 27, girthHighCm: 38 }),
-  cuff({ id: 'arm-l', label: 'Arm large', limbKind: 'arm', widthCm: 10, girthLowCm: 36, girthHighCm: 48 }),
+  cuff({
+    id: 'arm-s',
+    label: 'Arm small',
+    limbKind: 'arm',
+    widthCm: 7,
+    girthLowCm: 20,
+    girthHighCm: 29,
+    howMany: 2,
+  }),
+  cuff({
+    id: 'arm-m',
+    label: 'Arm medium',
+    limbKind: 'arm',
+    widthCm: 8.5,
+    girthLowCm: 27,
+    girthHighCm: 38,
+    howMany: 4,
+  }),
+  cuff({
+    id: 'arm-l',
+    label: 'Arm large',
+    limbKind: 'arm',
+    widthCm: 10,
+    girthLowCm: 36,
+    girthHighCm: 48,
+    howMany: 2,
+  }),
   cuff({
     id: 'thigh-m',
     label: 'Thigh medium',
@@ -88,6 +112,7 @@ export const CUFFS: Cuff[] = [
     widthCm: 10,
     girthLowCm: 40,
     girthHighCm: 56,
+    howMany: 10,
   }),
   cuff({
     id: 'thigh-l',
@@ -96,6 +121,7 @@ export const CUFFS: Cuff[] = [
     widthCm: 11.5,
     girthLowCm: 52,
     girthHighCm: 72,
+    howMany: 6,
   }),
 ];
 

@@ -25,7 +25,19 @@ const LAYERS: Readonly<Record<string, readonly string[]>> = {
     'parts-page',
   ],
   'web/views/visit/prescribe': ['state', 'editor'],
-  'web/parts': ['keys', 'base', 'drawing', 'fields', 'forms', 'time', 'paper', 'plan', 'record', 'review'],
+  'web/parts': [
+    'keys',
+    'base',
+    'drawing',
+    'fields',
+    'forms',
+    'time',
+    'paper',
+    'plan',
+    'record',
+    'review',
+    'live',
+  ],
 };
 /** Folders whose own folders import nothing from each other. */
 const APART = [

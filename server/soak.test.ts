@@ -281,7 +281,7 @@ it('keeps an hour of thirty people on three tablets true to the limb through dro
       await third.send();
       for (const lane of lanes.filter(({ tablet }) => tablet === third)) {
         first.takeUp(await api.get<SessionView>(`/sessions/${lane.view.id}`));
-        first.act(lane.view.id, { do: 'take-over', runner: first.name });
+        first.act(lane.view.id, { do: 'take-over', runner: first.name, practitionerId: null });
         lane.tablet = first;
       }
     }

@@ -76,7 +76,7 @@ test('the floor has a lane for each session, takes one in hand by a figure, and 
   await page.getByRole('button', { name: 'Inflated for Rufus Tarnholm' }).click();
   await expect(lane('Rufus Tarnholm')).toContainText('Right thigh');
   await page.getByRole('button', { name: 'Start set 1 for Odalys Ferrant' }).click();
-  await expect(lane('Odalys Ferrant')).toContainText('/30');
+  await expect(lane('Odalys Ferrant')).toContainText('of 30');
   const dock = page.getByRole('region', { name: 'Cuff dock' });
   await expect(dock).toContainText(/\d cuffs up, the longest/);
   await expect(dock.getByRole('button')).toHaveCount(0);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { msg } from '../message/message';
+import { howManySchema } from '../quantity/how-many';
 import { limbKindSchema } from '../quantity/limb';
 import { placesSchema } from '../quantity/place';
 
@@ -15,6 +16,7 @@ export const cuffSchema = z.object({
   bladder: z.enum(['single', 'segmented']),
   canOcclude: z.boolean(),
   maxPressureMmHg: z.number().int().min(50).max(400),
+  howMany: howManySchema,
   places: placesSchema,
 });
 export type Cuff = z.infer<typeof cuffSchema>;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { msg } from '../message/message';
+import { howManySchema } from '../quantity/how-many';
 import { limbKindSchema } from '../quantity/limb';
 import { placesSchema } from '../quantity/place';
 
@@ -9,6 +10,7 @@ export const strapSchema = z
     id: z.string().min(1).max(80),
     label: z.string().trim().min(1, msg('Give the strap a name.')).max(60),
     limbKind: limbKindSchema,
+    howMany: howManySchema,
     places: placesSchema,
     widthCm: z.number(msg('Enter the width.')).min(2, msg('At least 2 cm.')).max(25, msg('At most 25 cm.')),
     /** What its marks count; straps of earlier releases all have marks. */

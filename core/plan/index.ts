@@ -30,6 +30,7 @@ export { bestKit, type DraftWish, draftSession } from './draft-session';
 export { FIGURE_KINDS, type FigureId, type FigureKind, figureWords, MOST_A_WEEK } from './figure-ids';
 export { figureValue } from './figures';
 export { GOALS, type GoalId, goalIdSchema, RUNG_LABELS, RUNG_NAMES } from './goals';
+export { shortOf } from './kit-in-use';
 export { pastBounds } from './last-gate';
 export { lighterWords } from './lighter';
 export { LIGHTER_WAYS, type Lighter, lighterSchema, WHY_LIGHTER } from './lighter-schema';

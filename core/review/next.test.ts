@@ -189,7 +189,9 @@ describe('a session in short', () => {
     expect(tolerated(ALL, { signs: [sign('dizzy')] })).toBe(false);
     expect(tolerated(ALL, { signs: [sign('tightness')] })).toBe(true);
     const { plan: of, state } = session(ALL);
-    expect(summaryOf(of, { ...state, stopped: { atMs: 0, why: 'pain' } }, 1).tolerated).toBe(false);
+    expect(
+      summaryOf(of, { ...state, stopped: { atMs: 0, why: 'pain', restBefore: null } }, 1).tolerated,
+    ).toBe(false);
     // Set two runs from 110 to 170 s; down after it, or before, is no discomfort.
     const released = (atS: number) =>
       tolerated(ALL, {

@@ -9,6 +9,7 @@ import { cuffReleased } from './events/cuff-released';
 import type { STAMP } from './events/define';
 import { endTakenBack } from './events/end-taken-back';
 import { followedUp } from './events/followed-up';
+import { handedOver } from './events/handed-over';
 import { heartRateLaid } from './events/heart-rate-laid';
 import { heartRateNoted } from './events/heart-rate-noted';
 import { loadCorrected } from './events/load-corrected';
@@ -28,11 +29,11 @@ import { setNoted } from './events/set-noted';
 import { setStarted } from './events/set-started';
 import { signNoted } from './events/sign-noted';
 import { startCorrected } from './events/start-corrected';
+import { stopTakenBack } from './events/stop-taken-back';
 import { stopped } from './events/stopped';
 import { takenOver } from './events/taken-over';
 import { undone } from './events/undone';
 
-export { TAKE_BACK_MS } from './events/end-taken-back';
 export * from './events/values';
 
 /**
@@ -43,6 +44,7 @@ export * from './events/values';
 export const EVENTS = {
   'session-started': sessionStarted,
   'taken-over': takenOver,
+  'handed-over': handedOver,
   'cuff-inflated': cuffInflated,
   loosened,
   'mark-moved': markMoved,
@@ -68,6 +70,7 @@ export const EVENTS = {
   'alarm-ignored': alarmIgnored,
   'cuff-released': cuffReleased,
   stopped,
+  'stop-taken-back': stopTakenBack,
   'session-finished': sessionFinished,
   'review-answered': reviewAnswered,
   'followed-up': followedUp,

@@ -9,6 +9,8 @@ const nothingYet = (): SessionState => ({
   enteredAtMs: null,
   byClient: false,
   runner: null,
+  runBy: null,
+  handedTo: null,
   limbs: [],
   loosenedMmHg: {},
   marksMoved: {},
@@ -26,6 +28,7 @@ const nothingYet = (): SessionState => ({
   reviews: [],
   followUp: null,
   stopped: null,
+  stopTakenBackAtMs: null,
   finishedAtMs: null,
 });
 

@@ -28,7 +28,6 @@ export {
   type SessionEvent,
   type SessionEventType,
   sessionEventSchema,
-  TAKE_BACK_MS,
   urgentSignSchema,
 } from './events';
 export { STOPPED_BY_KEY } from './events/stopped';
@@ -59,6 +58,7 @@ export { type NextStep, nextStep } from './next-step';
 export { noHarderWords } from './no-harder';
 export { offerAfterSet } from './offer';
 export { nextPlace, type SetPlace } from './places';
+export { type RunsOut, runsOut } from './runs-out';
 export { type SessionRuntime, sessionRuntime } from './runtime';
 export {
   BY_HAND,
@@ -71,6 +71,7 @@ export { settlingWords } from './settling';
 export { isEmergency, SIGNS, type SignId, signIdSchema } from './signs';
 export { stamped, stampedLog } from './stamp';
 export { correctedReps, findSet, inflatedLimbs, openSet, type SessionState, type SetRecord } from './state';
+export { canTakeBackStop, TAKE_BACK_MS } from './take-back';
 export { tooHardWords } from './too-hard';
 export type { Totals } from './totals';
 export { presentName } from './versions/present-name';

@@ -5,7 +5,7 @@ import { RULES } from '../rules/catalogue';
 import { type LimbClock, limbClocks, restLeftMs } from './clocks';
 import { inHand, isUpSince, primingOf } from './in-hand';
 import { lastSet, nextPlace, releasesAfter, type SetPlace } from './places';
-import { inflatedLimbs, openSet, type SessionState } from './state';
+import { inflatedLimbs, openInflation, openSet, type SessionState } from './state';
 
 /** A cuff and the pressure it is to be brought to, in mmHg; null for a strap, which goes to its mark. */
 export type CuffTarget = { limb: Limb; pressureMmHg: number | null };
@@ -40,6 +40,8 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
   if (inflated.length > 0 && state.stopped) return release('stopped');
   if (state.finishedAtMs !== null && inflated.length === 0) return { do: 'nothing' };
   if (state.stopped) return { do: 'finish' };
+  const stoppedUp = upSinceStop(state);
+  if (stoppedUp.length > 0) return release('stopped', stoppedUp);
 
   const set = openSet(state);
   if (set) return { do: 'end-set', place: { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex } };
@@ -86,6 +88,12 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
   const primes = priming !== null && priming.cycle < primingCycles(exercise);
   return { do: 'inflate', cuffs, place, why: primes ? 'priming' : 'set' };
 }
+
+/** Cuffs that were up at a stop which was taken back: they come down before it goes on. */
+const upSinceStop = (state: SessionState): Limb[] =>
+  inflatedLimbs(state)
+    .filter((limb) => (openInflation(limb)?.fromMs ?? 0) < (state.stopTakenBackAtMs ?? 0))
+    .map(({ limb }) => limb);
 
 /** A cuff that was deflated stays down until the rest is over, but for the lead it needs to come up (rule RUN-2). */
 function waitForRest(

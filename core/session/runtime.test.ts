@@ -94,7 +94,7 @@ describe('two devices', () => {
     // The tablet is gone, and nothing is written for it.
     room.passes(10_000);
     expect(other.state().sets[0]?.endedAtMs).toBeNull();
-    other.act({ do: 'take-over', runner: 'other' });
+    other.act({ do: 'take-over', runner: 'other', practitionerId: 'hana' });
     room.passes(60_000);
     expect(other.state().sets[0]).toMatchObject({ countedReps: 30 });
   });

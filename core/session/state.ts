@@ -57,6 +57,10 @@ export type SessionState = {
   byClient: boolean;
   /** The device that runs it and writes what the clock owes; null in older logs, where any did (rule RUN-9). */
   runner: string | null;
+  /** The practitioner who works on that device, by id; null where it is not known. */
+  runBy: string | null;
+  /** The practitioner it is handed to, until a device of theirs takes it over. */
+  handedTo: string | null;
   limbs: LimbState[];
   /** What was loosened on a limb and not taken back, in mmHg; it follows the limb into later exercises (rule RUN-7). */
   loosenedMmHg: Partial<Record<Limb, number>>;
@@ -81,7 +85,10 @@ export type SessionState = {
   adjuncts: { atMs: number; what: Adjunct; words: string; girthCm?: number | undefined }[];
   reviews: ReviewAnswer[];
   followUp: FollowUp | null;
-  stopped: { atMs: number; why: Text } | null;
+  /** `restBefore` is the rest that ran then. */
+  stopped: { atMs: number; why: Text; restBefore: SessionState['rest'] } | null;
+  /** When a stop was taken back: cuffs that were up then come down before it goes on. */
+  stopTakenBackAtMs: number | null;
   finishedAtMs: number | null;
 };
 

@@ -32,5 +32,6 @@ export const MIGRATION_NAMES = [
   '030-plain-names',
   '031-retention',
   '032-courses-as-signed',
+  '033-floor',
 ] as const;
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -32,6 +32,7 @@ import { Messages } from './migrations/029-messages';
 import { PlainNames } from './migrations/030-plain-names';
 import { Retention } from './migrations/031-retention';
 import { CoursesAsSigned } from './migrations/032-courses-as-signed';
+import { Floor } from './migrations/033-floor';
 
 const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Migration>) => Migration> = {
   '001-first-tables': FirstTables,
@@ -66,6 +67,7 @@ const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Mi
   '030-plain-names': PlainNames,
   '031-retention': Retention,
   '032-courses-as-signed': CoursesAsSigned,
+  '033-floor': Floor,
 };
 
 /** Every migration, in order. */

@@ -8,15 +8,15 @@ import { asSaid } from './time-by-receipt';
 /**
  * Which events of a batch are new, as the server times them; a batch with one that cannot be is refused whole, each named at its place, so that the
  * device sets it aside and sends the rest (rule RUN-9).
- * @param known those of them that are on record @param aheadMs how far ahead of the server's clock an event may be
- * @throws Problem 400 for another session's, 409 for a known id with other content or a finished session, 422 for its time
+ * @param known those of them that are on record @param practitionerId who sends them @param aheadMs how far ahead of the server's clock
+ * an event may be
+ * @throws Problem 400 for another session's, 403 for another practitioner's, 409 for a known id with other content or a finished session, 422 for its time
  */
 export function checkEvents(
   session: SessionHead,
   events: readonly SessionEvent[],
   known: readonly SessionEvent[],
-  nowMs: number,
-  aheadMs: number,
+  { nowMs, aheadMs, practitionerId }: { nowMs: number; aheadMs: number; practitionerId: string },
 ): SessionEvent[] {
   refuse(
     400,
@@ -47,6 +47,19 @@ export function checkEvents(
     'atMs',
     () => msg('It is said to happen in the future: the clock of the device is ahead.'),
   );
+  refuse(
+    403,
+    msg('Another practitioner'),
+    places(
+      events,
+      (event) =>
+        fresh(event) &&
+        'practitionerId' in event &&
+        ![undefined, practitionerId].includes(event.practitionerId),
+    ),
+    'practitionerId',
+    () => msg('Only who works on a device can say that they run a session there; none was stored.'),
+  );
   const finishedMs = session.finishedAtMs ?? Number.POSITIVE_INFINITY;
   refuse(
     409,
@@ -67,7 +80,7 @@ const places = (events: readonly SessionEvent[], isWrong: (event: SessionEvent) 
   events.flatMap((event, place) => (isWrong(event) ? [{ place, event }] : []));
 
 function refuse(
-  status: 400 | 409 | 422,
+  status: 400 | 403 | 409 | 422,
   title: Message,
   wrong: readonly Place[],
   field: string,

@@ -41,6 +41,8 @@ export const sessionRecord = defineRecord({
     summary: p.json().$type<SessionSummary>(),
     /** It in one line of the person's log once it is finished, made again with its summary; read as text only. */
     logLine: p.json().$type<SessionLine>().nullable().lazy(),
+    /** Its place on the floor from 1 while it runs; null for one that was entered later, and in earlier releases. */
+    lane: p.integer().$type<number>().nullable(),
     superseded: superseded(),
   },
   refers: { prescriptionId: 'prescription' },
@@ -57,7 +59,7 @@ export const sessionRecord = defineRecord({
   archive: {
     kind: 'session',
     order: `opened_at_ms, ${AS_WRITTEN}`,
-    follows: () => ({ summary: JSON.stringify(NOTHING_DONE) }),
+    follows: () => ({ summary: JSON.stringify(NOTHING_DONE), lane: null }),
     ofTheSame: { property: 'prescriptionId', table: 'prescription' },
   },
   computed: { reviewed: jsonAt('summary', 'reviewed') },
@@ -133,12 +135,13 @@ export type SessionHead = {
   prescriptionId: string;
   openedAtMs: number;
   finishedAtMs: number | null;
+  lane: number | null;
   /** 1 where the whole session was retracted. */
   isRetracted: number;
 };
 
 const HEAD = `id, client_id as "clientId", prescription_id as "prescriptionId", opened_at_ms as "openedAtMs",
-  finished_at_ms as "finishedAtMs", superseded = 2 as "isRetracted"`;
+  finished_at_ms as "finishedAtMs", lane, superseded = 2 as "isRetracted"`;
 
 export const readHead = (prepare: Prepare, id: string): SessionHead | undefined =>
   prepare(`select ${HEAD} from session where id = ?`).get(id) as SessionHead | undefined;
@@ -148,6 +151,14 @@ export const readOpenHeads = (prepare: Prepare): SessionHead[] =>
   prepare(
     `select ${HEAD} from session where finished_at_ms is null order by opened_at_ms`,
   ).all() as SessionHead[];
+
+/** The lowest lane that no open session has: a finished one leaves its lane empty until the next session begins (rule RUN-9). */
+export function freeLane(prepare: Prepare): number {
+  const taken = new Set(readOpenHeads(prepare).map(({ lane }) => lane));
+  let lane = 1;
+  while (taken.has(lane)) lane += 1;
+  return lane;
+}
 
 /** A session kept no plan of its own where it froze the prescription's as it was signed. */
 export const AS_SIGNED = 'null';

@@ -22,6 +22,38 @@ import {
 const LOG = logOf(WHOLE_SESSION);
 const EVENTS = `/sessions/${SESSION_ID}/events`;
 
+describe('the lanes of the floor (RUN-9)', () => {
+  const open = async (api: Awaited<ReturnType<typeof startAfter>>['api'], id: string) => {
+    const client = await measuredClient(api);
+    const { facts } = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
+    await api.post(`/clients/${client.id}/day-checks`, WELL);
+    return api.post<SessionView>('/sessions', { id, prescriptionId: facts.prescriptions[0]?.id });
+  };
+  const idOf = (place: number) => `00000000-0000-4000-8000-0000000000f${place}`;
+
+  it('are kept while a session runs; one that is finished leaves its lane to the next that begins', async () => {
+    const { api } = await startAfter(openSession);
+    const second = await open(api, idOf(2));
+    const third = await open(api, idOf(3));
+    expect([second.lane, third.lane]).toEqual([2, 3]);
+    await api.post(EVENTS, { events: LOG });
+    const lanes = async () => (await api.get<SessionView[]>('/sessions/open')).map(({ lane }) => lane);
+    expect((await lanes()).toSorted()).toEqual([2, 3]);
+    expect((await open(api, idOf(4))).lane).toBe(1);
+    expect((await open(api, idOf(5))).lane).toBe(4);
+    expect((await lanes()).toSorted()).toEqual([1, 2, 3, 4]);
+  });
+
+  it('are run by who works on the device, and by no other in their name', async () => {
+    const { api } = await startAfter(openSession);
+    const [started] = LOG;
+    const forged = { ...started, practitionerId: 'colin' };
+    const { status, problem } = await api.refused(EVENTS, { events: [forged] });
+    expect([status, problem.errors[0]?.path]).toEqual([403, 'events.0.practitionerId']);
+    await api.post(EVENTS, { events: [{ ...started, practitionerId: 'clara' }] });
+  });
+});
+
 describe('the event log', () => {
   it('keeps a session through a restart, and folds to the same state', async () => {
     const {

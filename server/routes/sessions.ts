@@ -30,6 +30,7 @@ import { readKit } from '../record/kit';
 import { prescriptionRecord } from '../record/prescription';
 import { findRow } from '../record/read';
 import {
+  freeLane,
   NOTHING_DONE,
   readFrozenPlan,
   readHead,
@@ -80,6 +81,7 @@ export const sessionRoutes = (aheadMs: number) =>
           summary: NOTHING_DONE,
           finishedAtMs: null,
           logLine: null,
+          lane: freeLane(prepare),
         });
         const note: AuditNote = {
           action: guards.length > 0 ? 'session-opened-past-guard' : 'session-opened',
@@ -159,7 +161,7 @@ const sessionAnswer = async (c: Context<Env>, id: string, status: 200 | 201) => 
 
 /** A `SessionView` as text: its log is handed on as it is stored, since the reader sorts it anyway. */
 function viewText(prepare: Prepare, session: SessionHead): string {
-  const { id, clientId, prescriptionId, openedAtMs } = session;
+  const { id, clientId, prescriptionId, openedAtMs, lane } = session;
   const client = findRow(prepare, clientRecord, { id: clientId }, ['name']);
   if (!client) throw notFound(msg('This person'));
   const head: Omit<SessionView, 'events'> = {
@@ -168,6 +170,7 @@ function viewText(prepare: Prepare, session: SessionHead): string {
     clientName: client.name,
     prescriptionId,
     openedAtMs,
+    lane,
     idBefore: readIdBefore(prepare, session),
     painBefore: readPainBefore(prepare, session),
     plan: readFrozenPlan(prepare, id),

@@ -8,6 +8,7 @@ import { serverNow } from '../data/clock';
 import { thisDevice } from '../data/device';
 import { KEYS } from '../data/keys';
 import { foldView, keepEvents, type LiveSession, openSessions } from '../data/live-session';
+import { workingPractitioner } from '../data/practitioner';
 import type { practiceQuery } from '../data/queries';
 import { stopAboveOf } from '../data/use-blood-pressure-limit';
 import { deflatePump, disconnectPump, inflateByPump, sessionPumps } from '../devices/session-pumps';
@@ -70,7 +71,12 @@ export async function openSession(
   const view = await read<SessionView>(api.sessions.$post({ json: { id, prescriptionId, ...asked } }));
   queries.setQueryData(KEYS.session(view.id), view);
   queries.setQueryData<SessionView[]>(KEYS.openSessions, (open = []) => [...open, view]);
+  const practitionerId = workingPractitioner.get();
   // The server opened it a moment ago: this device's clock may be behind by as much.
-  runtimeOf(queries).note(view.id, [{ type: 'session-started', runner: thisDevice }], view.openedAtMs);
+  runtimeOf(queries).note(
+    view.id,
+    [{ type: 'session-started', runner: thisDevice, practitionerId }],
+    view.openedAtMs,
+  );
   return view.id;
 }

@@ -10,6 +10,7 @@ export const testView = (events: SessionEvent[]): SessionView => ({
   clientName: 'C',
   prescriptionId: 'rx',
   openedAtMs: START_MS,
+  lane: 1,
   idBefore: null,
   painBefore: null,
   plan: testPlan().plan,

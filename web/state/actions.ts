@@ -125,7 +125,7 @@ const EVERY_ACTION = {
   'take-back': {
     keys: 'b',
     written: 'B',
-    words: t`Take back the end of a set, within 10 s`,
+    words: t`Take back the end of a set or a stop, within 10 s`,
     where: 'session',
   },
   undo: { keys: 'u', written: 'U', words: t`Undo the last correction or note`, where: 'session' },
@@ -149,6 +149,7 @@ const EVERY_ACTION = {
     words: t`Open the lane in hand`,
     where: 'floor',
   },
+  'open-several': { keys: 'n', written: 'N', words: t`Check and open several people`, where: 'floor' },
   together: { keys: 'c', written: 'C', words: t`Start all that are ready together`, where: 'floor' },
 
   higher: { keys: 'arrowup', is: 'place', written: '↑', words: t`More pressure`, where: 'measure' },

@@ -9,6 +9,7 @@ import { testExercise, testPlan } from '../../plan/plan.fixture';
 import { plannedKg } from '../../plan/planned-load';
 import type { Limb } from '../../quantity/limb';
 import type { SessionEvent } from '../events';
+import { STOPPED_BY_KEY } from '../events/stopped';
 import { fold } from '../fold';
 import { inHand } from '../in-hand';
 import { mergeLogs } from '../log';
@@ -129,9 +130,10 @@ describe('whatever is pressed, in any order, on any plan (RUN-4, RUN-7)', () => 
     );
   });
 
-  it('never starts a set after a stop, and never inflates', () => {
+  it('never starts a set after a stop that is not taken back, and never inflates', () => {
     fc.assert(
-      fc.property(anyPlan, steps, steps, (plan, before, after) => {
+      fc.property(anyPlan, steps, steps, (plan, before, later) => {
+        const after = later.filter(({ intent }) => intent.do !== 'take-back-stop');
         const stop = { intent: { do: 'stop', why: msg('Stopped') } as Intent, waitMs: 1_000 };
         const { log } = drive(plan, [...before, stop, ...after]);
         const stoppedMs = stateOf(plan, log).stopped?.atMs ?? stateOf(plan, log).finishedAtMs ?? 0;
@@ -300,6 +302,77 @@ describe('what the keys do', () => {
     const { log, state, nowMs } = run(plan, sign('numb-or-tingling'));
     expect(englishOf(log.find(({ type }) => type === 'sign-noted'))).toMatchObject({ limbs: ['left-thigh'] });
     expect(nextStep(plan, state, nowMs)).toMatchObject({ do: 'release', why: 'stopped' });
+  });
+
+  it('takes a stop by a key back within ten seconds: the cuff comes down, and it goes on', () => {
+    const STOP: Intent = { do: 'stop', why: STOPPED_BY_KEY };
+    const stopped = [...press('next', 'next'), { intent: STOP, waitMs: 20_000 }];
+    const back = (waitMs: number) => [...stopped, { intent: { do: 'take-back-stop' } as Intent, waitMs }];
+    const late = run(plan, back(10_500));
+    expect(late.state.stopped).not.toBeNull();
+    const { state, nowMs } = run(plan, back(9_000));
+    expect(state.stopped).toBeNull();
+    expect(state.sets).toMatchObject([{ countedReps: 10, reason: 'operator' }]);
+    expect(nextStep(plan, state, nowMs)).toMatchObject({ do: 'release', why: 'stopped' });
+    const on = run(plan, [...back(9_000), ...press('next', 'next', 'next')]);
+    expect(openSet(on.state)).toMatchObject({ setIndex: 1 });
+  });
+
+  it('keeps the rest that ran when a stop is taken back in it', () => {
+    const resting = press('next', 'next', 'next');
+    const { state } = run(plan, [
+      ...resting,
+      { intent: { do: 'stop', why: STOPPED_BY_KEY }, waitMs: 3_000 },
+      { intent: { do: 'take-back-stop' }, waitMs: 3_000 },
+    ]);
+    expect(state.rest).toEqual(run(plan, resting).state.rest);
+  });
+
+  it.each<[string, Intent]>([
+    ['a symptom', { do: 'note-sign', sign: 'numb-or-tingling' }],
+    [
+      'a blood pressure',
+      {
+        do: 'note-blood-pressure',
+        moment: 'last-rest',
+        reading: { systolicMmHg: 230, diastolicMmHg: 100 },
+      },
+    ],
+  ])('never takes back a stop that %s made (RUN-3, RUN-8)', (_, intent) => {
+    const { log, state, nowMs } = run(plan, [
+      ...press('next', 'next'),
+      { intent, waitMs: 3_000 },
+      { intent: { do: 'take-back-stop' }, waitMs: 1_000 },
+    ]);
+    expect(state.stopped).not.toBeNull();
+    // Nor by an event that no key makes here.
+    const forced = stampAll([{ type: 'stop-taken-back' }], 'phone', 0, nowMs);
+    expect(stateOf(plan, [...log, ...forced]).stopped).not.toBeNull();
+  });
+
+  it('lets regulated pumps down at once on a stop', () => {
+    const pumped: Hands = { pumped: ['left-thigh'] };
+    const up = {
+      intent: { do: 'pump-reports', limb: 'left-thigh', pressureMmHg: 104 } as Intent,
+      waitMs: 1_000,
+    };
+    const { effects } = run(
+      plan,
+      [...press('next'), up, { intent: { do: 'note-sign', sign: 'dizzy' }, waitMs: 1_000 }],
+      pumped,
+    );
+    expect(effects.at(-1)?.effect).toEqual({ do: 'deflate', limb: 'left-thigh' });
+  });
+
+  it('says who runs it, and who it is handed to until their device takes it over (RUN-9)', () => {
+    const handed = run(plan, [{ intent: { do: 'hand-over', to: 'hana' }, waitMs: 1_000 }]);
+    expect(handed.state.handedTo).toBe('hana');
+    const takeOver: Intent = { do: 'take-over', runner: 'other', practitionerId: 'hana' };
+    const taken = run(plan, [
+      { intent: { do: 'hand-over', to: 'hana' }, waitMs: 1_000 },
+      { intent: takeOver, waitMs: 1_000 },
+    ]);
+    expect(taken.state).toMatchObject({ runner: 'other', runBy: 'hana', handedTo: null });
   });
 
   it('takes corrections only once it is finished', () => {

@@ -26,6 +26,7 @@ import {
   noteSet,
   noteSign,
   stop,
+  takeBackStop,
 } from './notes';
 import { loosen, raise, readGauge, release, topUp } from './pressure';
 import { pumpReports } from './pump';
@@ -50,6 +51,7 @@ const DECIDERS: {
   're-fit': reFit,
   'take-back-end': takeBackEnd,
   stop,
+  'take-back-stop': takeBackStop,
   'note-sign': noteSign,
   'check-colour': checkColour,
   'note-set': noteSet,
@@ -64,7 +66,9 @@ const DECIDERS: {
   'note-adjunct': noteAdjunct,
   'answer-offer': answerOffer,
   undo: (_, { eventId }) => decided([{ type: 'undone', eventId }]),
-  'take-over': (_, { runner }) => decided([{ type: 'taken-over', runner }]),
+  'take-over': (_, { runner, practitionerId }) =>
+    decided([{ type: 'taken-over', runner, ...(practitionerId === null ? {} : { practitionerId }) }]),
+  'hand-over': (_, { to }) => decided([{ type: 'handed-over', to }]),
   'answer-review': (_, { do: _do, ...answer }) => decided([{ type: 'review-answered', ...answer }]),
   'follow-up': (_, { do: _do, ...answer }) => decided([{ type: 'followed-up', ...answer }]),
 };

@@ -30,6 +30,8 @@ export type Intent =
   | { do: 're-fit' }
   | { do: 'take-back-end' }
   | { do: 'stop'; why: Message }
+  /** The stop was a touch in error: it goes on, with the cuff down. */
+  | { do: 'take-back-stop' }
   | { do: 'note-sign'; sign: SignId; limbs?: readonly Limb[]; note?: string }
   | { do: 'check-colour'; good: boolean; place?: SetPlace }
   | { do: 'note-set'; place?: SetPlace; effort?: number; jointPain?: number; reason?: StopReason }
@@ -44,7 +46,8 @@ export type Intent =
   | { do: 'note-adjunct'; what: Adjunct; words: string; girthCm?: number | undefined }
   | { do: 'answer-offer'; accepted: boolean }
   | { do: 'undo'; eventId: string }
-  | { do: 'take-over'; runner: string }
+  | { do: 'take-over'; runner: string; practitionerId: string | null }
+  | { do: 'hand-over'; to: string }
   | ({ do: 'answer-review' } & ReviewAnswer)
   | ({ do: 'follow-up' } & FollowUp);
 

@@ -1,13 +1,15 @@
-import { mass, msg } from '../../message/message';
+import { type Message, mass, msg } from '../../message/message';
 import { plannedKg } from '../../plan/planned-load';
 import { repsByPace } from '../../protocol/pace';
 import { bloodPressureWords } from '../../screening/blood-pressure';
 import { isTooHigh } from '../../screening/pressure-in-work';
+import type { EventBody } from '../events';
 import { momentsIn } from '../heart-rate';
 import { offerAfterSet } from '../offer';
 import { lastSet, type SetPlace } from '../places';
 import { SIGNS } from '../signs';
 import { inflatedLimbs, openSet, type SessionState } from '../state';
+import { canTakeBackStop, TAKE_BACK_MS } from '../take-back';
 import { type Decision, decided, type Intent, refuse, type Situation } from './intent';
 import { loosen } from './pressure';
 import { endSet } from './sets';
@@ -31,11 +33,33 @@ export function noteAdjunct(_: Situation, { do: _do, ...note }: Of<'note-adjunct
   return decided([{ type: 'adjunct-noted', ...note }]);
 }
 
-/** Stops the session; what asks for release then asks until it is done (rule RUN-3). */
+/** Stops the session: cuffs on a regulated pump come down at once, for the others the release is asked until it is done (rule RUN-3). */
 export function stop(now: Situation, { why }: Of<'stop'>): Decision {
   if (now.state.stopped) return refuse(msg('It is stopped already.'));
-  return decided([...endSet(now, 'operator'), { type: 'stopped', why }]);
+  const { pumped } = now.hands;
+  const up = inflatedLimbs(now.state).filter(({ limb }) => pumped.includes(limb));
+  return decided(
+    [...endSet(now, 'operator'), { type: 'stopped', why }],
+    up.map(({ limb }) => ({ do: 'deflate', limb })),
+  );
 }
+
+/** A stop that was a touch in error, within 10 s; the cuffs stay down, or come down first. */
+export function takeBackStop({ state, nowMs }: Situation): Decision {
+  if (!state.stopped) return refuse(msg('It is not stopped.'));
+  if (canTakeBackStop(state, nowMs)) return decided([{ type: 'stop-taken-back' }]);
+  return refuse(
+    msg('Only a stop by the operator, and only within {takeBack} s, can be taken back.', {
+      takeBack: TAKE_BACK_MS / 1000,
+    }),
+  );
+}
+
+/** What is noted, and the stop that comes of it. */
+const notedAndStopped = (now: Situation, noted: EventBody, why: Message): Decision => {
+  const { events, effects } = stop(now, { do: 'stop', why });
+  return decided([noted, ...events], effects);
+};
 
 /** Notes a sign, in the limbs named or else those under a cuff; a stop sign stops the session at once (rule RUN-3). */
 export function noteSign(now: Situation, { sign, limbs, note }: Of<'note-sign'>): Decision {
@@ -49,7 +73,7 @@ export function noteSign(now: Situation, { sign, limbs, note }: Of<'note-sign'>)
   if (SIGNS[sign].level === 'expected' || now.state.stopped || now.state.finishedAtMs !== null) {
     return decided([noted]);
   }
-  return decided([noted, ...stop(now, { do: 'stop', why: SIGNS[sign].label }).events]);
+  return notedAndStopped(now, noted, SIGNS[sign].label);
 }
 
 export function checkColour({ state }: Situation, { good, place }: Of<'check-colour'>): Decision {
@@ -142,7 +166,7 @@ export function noteBloodPressure(now: Situation, { moment, reading }: Of<'note-
   const { stopped, finishedAtMs } = now.state;
   if (!isTooHigh(reading, now.house.stopAbove) || stopped || finishedAtMs !== null) return decided([noted]);
   const why = msg('Blood pressure {bloodPressure}', { bloodPressure: bloodPressureWords(reading) });
-  return decided([noted, ...stop(now, { do: 'stop', why }).events]);
+  return notedAndStopped(now, noted, why);
 }
 
 /** The change that is offered, taken or left; a loosening is done at once, or waits for the next inflation. */

@@ -1,10 +1,11 @@
 import { msg } from '../../message/message';
 import { repsByPace } from '../../protocol/pace';
-import { type EventBody, type StopReason, TAKE_BACK_MS } from '../events';
+import type { EventBody, StopReason } from '../events';
 import { inHand, restInHand } from '../in-hand';
 import { nextStep } from '../next-step';
 import { isLastSet, lastSet } from '../places';
 import { inflatedLimbs, openSet } from '../state';
+import { TAKE_BACK_MS } from '../take-back';
 import { type Decision, decided, refuse, type Situation } from './intent';
 
 /** Ends the set under way, if there is one, with the repetitions the pace has counted. */

@@ -152,6 +152,7 @@ const INTENTS: OfEach = {
     weight: 1,
     arbitrary: fc.record({ do: is('stop'), why: fc.constant(msg('Stopped by the operator')) }),
   },
+  'take-back-stop': { weight: 1, arbitrary: fc.record({ do: is('take-back-stop') }) },
   'note-sign': {
     weight: 2,
     arbitrary: fc.record(
@@ -231,7 +232,15 @@ const INTENTS: OfEach = {
   },
   'answer-offer': { weight: 4, arbitrary: fc.record({ do: is('answer-offer'), accepted: fc.boolean() }) },
   undo: { weight: 1, arbitrary: fc.record({ do: is('undo'), eventId: fc.uuid() }) },
-  'take-over': { weight: 1, arbitrary: fc.record({ do: is('take-over'), runner: fc.constant('other') }) },
+  'take-over': {
+    weight: 1,
+    arbitrary: fc.record({
+      do: is('take-over'),
+      runner: fc.constant('other'),
+      practitionerId: fc.constant('hana'),
+    }),
+  },
+  'hand-over': { weight: 1, arbitrary: fc.record({ do: is('hand-over'), to: fc.constant('hana') }) },
   'answer-review': {
     weight: 1,
     arbitrary: fc.record({

@@ -1,11 +1,8 @@
 import { msg } from '../../message/message';
-import { RULES } from '../../rules/catalogue';
 import { lastSet } from '../places';
+import { TAKE_BACK_MS } from '../take-back';
 import { defineEvent } from './define';
 import { setPlace } from './values';
-
-/** How long an accidental end of a set can be taken back (rule RUN-2). */
-export const TAKE_BACK_MS = RULES['RUN-2'].figures.takeBackMs;
 
 export const endTakenBack = defineEvent({
   type: 'end-taken-back',

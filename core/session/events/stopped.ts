@@ -18,7 +18,7 @@ export const stopped = defineEvent({
   changesSummary: true,
   words: msg('the stop'),
   apply: (_, state, { atMs, why }) => {
-    state.stopped ??= { atMs, why };
+    state.stopped ??= { atMs, why, restBefore: state.rest };
     state.rest = null;
     state.toDecide = null;
   },

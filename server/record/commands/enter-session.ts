@@ -119,6 +119,7 @@ export function keepDone(
     summary: NOTHING_DONE,
     finishedAtMs: null,
     logLine: null,
+    lane: null,
   });
   takeEvents(prepare, id, events, by);
 }

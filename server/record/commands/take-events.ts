@@ -35,7 +35,7 @@ export function takeEvents(
     throw new Problem(409, msg('Retracted'), msg('This session was retracted: nothing is added to it.'));
   const known = knownOf(prepare, events);
   const timed = timeByReceipt(events, new Set(known.map(({ id }) => id)), session.openedAtMs, nowMs);
-  const fresh = checkEvents(session, timed, known, nowMs, aheadMs);
+  const fresh = checkEvents(session, timed, known, { nowMs, aheadMs, practitionerId });
   insert(prepare, fresh, nowMs, practitionerId);
   const finished = fresh.find(({ type }) => type === 'session-finished');
   if (finished && session.finishedAtMs === null) {

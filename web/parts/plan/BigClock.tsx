@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { memo } from 'react';
 import type { Plan } from '#core/plan';
 import { pacedReps, pacePosition } from '#core/protocol';
+import { LIMB_NAMES } from '#core/quantity';
 import {
   correctedReps,
   findSet,
@@ -11,9 +12,11 @@ import {
   openSet,
   repsNow,
   restLeftMs,
+  runsOut,
   type SessionState,
   type SetRecord,
 } from '#core/session';
+import { translate } from '../../language/translate';
 import { clock, countdown } from '../../words/format';
 import { useNow } from '../time/use-now';
 import { amountWords } from './PlanSummary';
@@ -73,14 +76,31 @@ export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; st
           <p className="text-xl">{WAITED_FOR[step.why]}</p>
         </>
       ) : (
-        <p className="figures text-[min(160px,27vw)] leading-none">
-          {clock(nowMs - (state.startedAtMs ?? nowMs))}
-        </p>
+        <LimitLeft plan={plan} state={state} nowMs={nowMs} />
       )}
       <SetDots plan={plan} state={state} />
     </div>
   );
 });
+
+/** What is left of the limit while a cuff is up and nothing else runs; nothing counts up. */
+function LimitLeft({ plan, state, nowMs }: { plan: Plan; state: SessionState; nowMs: number }) {
+  const out = runsOut(plan, state, nowMs);
+  return out?.what === 'limit' ? (
+    <>
+      <p
+        className={`figures text-[min(160px,27vw)] leading-none ${out.leftMs <= 0 ? 'text-vermilion' : 'text-quiet'}`}
+      >
+        {countdown(Math.max(0, out.leftMs))}
+      </p>
+      <p className="text-xl">{t`left for the ${translate(LIMB_NAMES[out.limb])}`}</p>
+    </>
+  ) : (
+    <p aria-hidden="true" className="figures text-[min(160px,27vw)] leading-none text-quiet">
+      –
+    </p>
+  );
+}
 
 const workMsOfSet = (plan: Plan, { exerciseIndex, setIndex }: SetRecord): number =>
   plan.exercises[exerciseIndex]?.sets[setIndex]?.lastsMs ?? 0;

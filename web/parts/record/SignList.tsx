@@ -15,10 +15,13 @@ const keyOf = (sign: SignId): string =>
 export function SignList({
   open,
   onOpenChange,
+  about,
   note,
 }: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
+  /** Who it is of, where several are on the page. */
+  about?: string | undefined;
   note: (sign: SignId) => void;
 }) {
   const pick = (sign: SignId) => {
@@ -29,7 +32,7 @@ export function SignList({
     <Panel
       open={open}
       onOpenChange={onOpenChange}
-      title={t`Which symptom?`}
+      title={about === undefined ? t`Which symptom?` : t`${about}: which symptom?`}
       width="w-[720px]"
       onKeyDown={(event) => {
         const sign = signIdSchema.options.find((id) => keyOf(id) === event.key.toLowerCase());

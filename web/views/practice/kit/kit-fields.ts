@@ -33,6 +33,7 @@ const LIMB_KIND: KitField = {
   type: { choices: { arm: t`arm`, leg: t`thigh` } },
 };
 const LABEL: KitField = { key: 'label', label: t`Name`, type: 'text' };
+const HOW_MANY: KitField = { key: 'howMany', label: t`How many there are`, type: 'number-or-none' };
 const PLACES: KitField = { key: 'places', label: t`Where it is (none ticked: everywhere)`, type: 'places' };
 
 /** What is worn without a gauge, by what its tightness is counted in (rule FIT-5). */
@@ -52,6 +53,7 @@ const byFeel = (
     { key: 'widthCm', label: t`Width`, type: 'length' },
     { key: 'firstMark', label: first, type: 'number' },
     { key: 'lastMark', label: last, type: 'number' },
+    HOW_MANY,
     PLACES,
   ],
 });
@@ -81,6 +83,7 @@ export const KINDS = {
       },
       { key: 'canOcclude', label: t`Can fully occlude`, type: 'yes-no' },
       { key: 'maxPressureMmHg', label: t`Highest pressure, mmHg`, type: 'number' },
+      HOW_MANY,
       PLACES,
     ],
   },

@@ -1,33 +1,33 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { attentionOf, compareAttention, type Intent, nextStep, STOPPED_BY_KEY } from '#core/session';
+import { attentionOf, type Intent, nextStep, STOPPED_BY_KEY } from '#core/session';
 import { actAndNotify } from '../../../act/act';
 import { type LiveSession, useOpenSessions } from '../../../data/live-session';
 import { Button, ItsKey } from '../../../parts/base/Button';
 import { useAction } from '../../../parts/keys/use-action';
 import { useEscapeTwice } from '../../../parts/keys/use-escape-twice';
 import { useSpace } from '../../../parts/keys/use-space';
+import { SignList } from '../../../parts/record/SignList';
 import { useNow } from '../../../parts/time/use-now';
 import { notify } from '../../../state/notices';
-import { FloorLane } from './FloorLane';
+import { BelowLine } from './BelowLine';
+import { EmptyLane, FloorLane } from './FloorLane';
+import { lanesOf } from './lanes';
+import { OpenGroup } from './OpenGroup';
+import { useBelow } from './use-out-of-sight';
 
 const TICK_MS = 1_000;
-/** Lanes change places only when another needs attention more, not with every second that passes. */
-const STEADY_MS = 15_000;
 
 /** Does something in a session of the floor, and says with a refusal who it is about. */
 const doIn = (queries: QueryClient, { view }: LiveSession, intent: Intent) =>
   actAndNotify(queries, view, intent, `${view.clientName}: `);
 
-/** A figure is one key. */
-const LANES_WITH_A_KEY = 9;
-
 /**
- * All running sessions, one lane each, those that need attention first. A figure takes a lane in hand, and the keys of a live session
- * then work for it; none past the eighth is out of sight.
+ * All running sessions, one lane each, which keeps its place and number for as long as the session runs. A figure takes a lane in hand, and the
+ * keys of a live session then work for it.
  */
 export function FloorView() {
   const sessions = useOpenSessions();
@@ -35,64 +35,84 @@ export function FloorView() {
   const navigate = useNavigate();
   const queries = useQueryClient();
   const [takenId, take] = useState<string | null>(null);
-  const lanes = sessions
-    .map((session) => {
-      const attention = attentionOf(session.view.plan, session.state, nowMs);
-      return { session, attention: { ...attention, inMs: Math.floor(attention.inMs / STEADY_MS) } };
-    })
-    .sort(
-      (a, b) =>
-        compareAttention(a.attention, b.attention) || a.session.view.openedAtMs - b.session.view.openedAtMs,
-    );
-  const inHand = lanes.find(({ session }) => session.view.id === takenId)?.session;
+  const [signingId, noteSymptomOf] = useState<string | null>(null);
+  const [isGrouping, openGroup] = useState(false);
+  const [openedId, openMoreOf] = useState<string | null>(null);
+  const list = useRef<HTMLOListElement>(null);
+  const lanes = lanesOf(sessions);
+  const running = lanes.flatMap(({ number, session }) =>
+    session ? [{ number, session, attention: attentionOf(session.plan, session.state, nowMs) }] : [],
+  );
+  const below = useBelow(list, lanes.length);
+  const byId = (id: string | null) => sessions.find((session) => session.id === id);
+  const inHand = byId(takenId);
+  const signing = byId(signingId);
   const inHandDo = (intent: Intent) => {
     if (inHand) doIn(queries, inHand, intent);
     else notify(t`Take a lane in hand first: press its figure.`);
   };
-  const ready = lanes.filter(
-    ({ session, attention }) =>
-      attention.need === 'act' && nextStep(session.view.plan, session.state, nowMs).do === 'start-set',
+  const ready = running.filter(
+    ({ session: { plan, state }, attention }) =>
+      attention.need === 'act' && nextStep(plan, state, nowMs).do === 'start-set',
   );
   const startTogether = () => {
     for (const { session } of ready) doIn(queries, session, { do: 'next' });
   };
-  useAction('lane', (figure) => {
-    const id = lanes[figure - 1]?.session.view.id;
-    if (!id) return;
-    take(id);
-    // What was pressed last keeps neither Enter nor the ring.
-    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
-  });
+  const show = (number: number) =>
+    list.current?.querySelector(`[data-number="${number}"]`)?.scrollIntoView({ block: 'center' });
+  // While the notes of a lane are open, figures are efforts.
+  const isFree = openedId === null;
+  useAction(
+    'lane',
+    (figure) => {
+      const id = lanes[figure - 1]?.session?.id;
+      if (!id) return;
+      take(id);
+      show(figure);
+      // What was pressed last keeps neither Enter nor the ring.
+      if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    },
+    { enabled: isFree },
+  );
   useSpace(() => inHandDo({ do: 'next' }));
   useAction('open-lane', (_, { target }) => {
     // A button or a link that has the focus keeps its key.
     if (inHand && !(target instanceof Element && target.closest('a, button')))
-      navigate(`/sessions/${inHand.view.id}`);
+      navigate(`/sessions/${inHand.id}`);
   });
   useAction('loosen', () => inHandDo({ do: 'loosen' }));
   useAction('release', () => inHandDo({ do: 'release' }));
-  useAction('together', startTogether);
+  useAction('sign', () =>
+    inHand ? noteSymptomOf(inHand.id) : notify(t`Take a lane in hand first: press its figure.`),
+  );
+  useAction('open-several', () => openGroup(true), { enabled: isFree });
+  useAction('together', startTogether, { enabled: isFree });
   useEscapeTwice(() => inHandDo({ do: 'stop', why: STOPPED_BY_KEY }));
   return (
-    <div className="p-4">
-      <header className="flex flex-wrap items-baseline justify-between gap-x-6">
-        <h1 className="text-3xl font-semibold">{t`Floor`}</h1>
-        {lanes.length > 0 && (
-          <p className="flex flex-wrap items-center gap-x-4 text-[14px] text-quiet max-sm:hidden">
+    <div className="flex min-h-full flex-col px-4 pt-1">
+      <header className="flex min-h-12 flex-wrap items-center justify-between gap-x-6">
+        <h1 className="text-2xl font-semibold">{t`Floor`}</h1>
+        {running.length > 0 && (
+          <p className="flex flex-wrap items-center gap-x-4 text-[14px] text-quiet max-lg:hidden">
             <span>
-              <ItsKey of="lane" /> {t`takes a lane in hand`}
+              <ItsKey of="lane" /> {t`takes a lane in hand`} <ItsKey of="next" /> {t`next`}
             </span>
             <span>
-              <ItsKey of="loosen" /> {t`looser`} <ItsKey of="release" /> {t`release`} <ItsKey of="stop" />{' '}
-              {t`stop`} <ItsKey of="open-lane" /> {t`open`}
+              <ItsKey of="loosen" /> {t`looser`} <ItsKey of="release" /> {t`release`} <ItsKey of="sign" />{' '}
+              {t`symptom`} <ItsKey of="stop" /> {t`stop`} <ItsKey of="open-lane" /> {t`open`}
             </span>
           </p>
         )}
-        {ready.length > 1 && (
-          <Button does="together" onClick={startTogether}>
-            {t`Start ${ready.length} together`}
+        <span className="flex gap-2">
+          <Button does="open-several" onClick={() => openGroup(true)}>
+            {t`Open several`}
           </Button>
-        )}
+          {ready.length > 1 && (
+            <Button does="together" onClick={startTogether}>
+              {t`Start ${ready.length} together`}
+            </Button>
+          )}
+        </span>
       </header>
       {lanes.length === 0 ? (
         <p className="mt-2 text-quiet">
@@ -104,20 +124,37 @@ export function FloorView() {
           </Trans>
         </p>
       ) : (
-        <ol className="mt-2 border-t border-ink/40" aria-label={t`Lanes`}>
-          {lanes.map(({ session, attention }, place) => (
-            <FloorLane
-              key={session.view.id}
-              number={place < LANES_WITH_A_KEY ? place + 1 : null}
-              session={session}
-              need={attention.need}
-              nowMs={nowMs}
-              isInHand={session === inHand}
-              act={(intent) => doIn(queries, session, intent)}
-            />
-          ))}
+        <ol ref={list} className="border-t border-ink/40" aria-label={t`Lanes`}>
+          {lanes.map(({ number, session }) =>
+            session === null ? (
+              <EmptyLane key={number} number={number} />
+            ) : (
+              <FloorLane
+                key={number}
+                number={number}
+                session={session}
+                need={attentionOf(session.plan, session.state, nowMs).need}
+                nowMs={nowMs}
+                isInHand={session === inHand}
+                act={(intent) => doIn(queries, session, intent)}
+                noteSymptom={() => noteSymptomOf(session.id)}
+                more={{
+                  isOpen: openedId === session.id,
+                  open: (isOpen) => openMoreOf(isOpen ? session.id : null),
+                }}
+              />
+            ),
+          )}
         </ol>
       )}
+      <BelowLine below={running.filter(({ number }) => below.has(number))} nowMs={nowMs} show={show} />
+      <OpenGroup open={isGrouping} onOpenChange={openGroup} />
+      <SignList
+        open={signing !== undefined}
+        onOpenChange={(open) => !open && noteSymptomOf(null)}
+        about={signing?.view.clientName}
+        note={(sign) => signing && doIn(queries, signing, { do: 'note-sign', sign })}
+      />
     </div>
   );
 }

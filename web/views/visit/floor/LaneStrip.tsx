@@ -5,7 +5,7 @@ import { useWidth } from '../../../parts/base/use-width';
 import { Hatch } from '../../../parts/drawing/Hatch';
 import { Blocks } from '../../../parts/drawing/StripBlocks';
 
-const HEIGHT = 40;
+const HEIGHT = 28;
 const SET_PX = 5;
 
 /** A session as one piece of the strip: planned in a hatch, done over it, sets beneath, and the line of now. */

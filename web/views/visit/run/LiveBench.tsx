@@ -3,6 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { memo, useEffect, useMemo, useState } from 'react';
 import { compile, isByFeel, lighterWords, type Plan, plannedKg } from '#core/plan';
 import {
+  canTakeBackStop,
   inflatedLimbs,
   inHand,
   liveTimeline,
@@ -13,7 +14,7 @@ import {
   settlingWords,
   TAKE_BACK_MS,
 } from '#core/session';
-import { useAct } from '../../../act/act';
+import { takeOver, useAct } from '../../../act/act';
 import { thisDevice } from '../../../data/device';
 import type { LiveSession } from '../../../data/live-session';
 import { pumpOf } from '../../../devices/session-pumps';
@@ -26,6 +27,8 @@ import { toggleFullScreen } from '../../../parts/keys/full-screen';
 import { useAction } from '../../../parts/keys/use-action';
 import { useEscapeTwice } from '../../../parts/keys/use-escape-twice';
 import { useSpace } from '../../../parts/keys/use-space';
+import { Corrections } from '../../../parts/live/Corrections';
+import { SetNotes } from '../../../parts/live/SetNotes';
 import { BigClock } from '../../../parts/plan/BigClock';
 import { AdjunctNotes } from '../../../parts/record/AdjunctNotes';
 import { BloodPressureInWork } from '../../../parts/record/BloodPressureInWork';
@@ -36,13 +39,11 @@ import { shareOfMax } from '../../../words/share-of-max';
 import { promptWords, stepWords, thenWords } from '../../../words/step-words';
 import { useUnits } from '../../../words/units';
 import { ColourDecision } from './ColourDecision';
-import { Corrections } from './Corrections';
 import { CuffClocks } from './CuffClocks';
 import { LiveForecast } from './LiveForecast';
 import { OfferPanel } from './OfferPanel';
 import { PressureKeys } from './PressureKeys';
 import { PumpPanel } from './PumpPanel';
-import { SetNotes } from './SetNotes';
 import { StrapPanel } from './StrapPanel';
 
 // What comes next changes with an event, and by the clock only when a rest or a wait is over.
@@ -77,9 +78,9 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
   useAction('loosen', () => act({ do: 'loosen' }));
   useAction('top-up', () => act({ do: 'top-up' }));
   useAction('tighten', () => act({ do: 'raise' }));
-  useAction('take-back', () => act({ do: 'take-back-end' }));
+  useAction('take-back', () => act({ do: state.stopped ? 'take-back-stop' : 'take-back-end' }));
   useAction('re-fit', () => act({ do: 're-fit' }));
-  useAction('run-here', () => act({ do: 'take-over', runner: thisDevice }));
+  useAction('run-here', () => act(takeOver()));
   useAction('sign', () => setSigning(true));
   useEscapeTwice(stop);
   useAction('full-screen', toggleFullScreen);
@@ -118,7 +119,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
       {state.runner !== null && state.runner !== thisDevice && state.finishedAtMs === null && (
         <p className="notched flex flex-wrap items-center gap-3 py-1">
           {t`Another device runs this session: it ends sets and begins them on the clock.`}
-          <Button does="run-here" onClick={() => act({ do: 'take-over', runner: thisDevice })}>
+          <Button does="run-here" onClick={() => act(takeOver())}>
             {t`Take over`}
           </Button>
         </p>
@@ -171,6 +172,15 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
             {!state.stopped && (
               <Button kind="stop" className="min-h-14 flex-1" does="stop" onClick={() => stop()}>
                 {t`Stop`}
+              </Button>
+            )}
+            {canTakeBackStop(state, nowMs) && (
+              <Button
+                className="min-h-14 flex-1"
+                does="take-back"
+                onClick={() => act({ do: 'take-back-stop' })}
+              >
+                {t`No stop: ${view.clientName} goes on`}
               </Button>
             )}
           </div>

@@ -3,14 +3,14 @@ import { Trans } from '@lingui/react/macro';
 import { memo } from 'react';
 import type { Plan } from '#core/plan';
 import { EVENTS, type Log, loadInHand, MOST_LOAD_KG, type SessionState, undoable } from '#core/session';
-import type { Act } from '../../../act/act';
-import { translate } from '../../../language/translate';
-import { Button } from '../../../parts/base/Button';
-import { FieldError } from '../../../parts/fields/Field';
-import { NumberInput } from '../../../parts/fields/NumberInput';
-import { reads, useFields } from '../../../parts/forms/use-fields';
-import { useAction } from '../../../parts/keys/use-action';
-import { useUnits } from '../../../words/units';
+import type { Act } from '../../act/act';
+import { translate } from '../../language/translate';
+import { useUnits } from '../../words/units';
+import { Button } from '../base/Button';
+import { FieldError } from '../fields/Field';
+import { NumberInput } from '../fields/NumberInput';
+import { reads, useFields } from '../forms/use-fields';
+import { useAction } from '../keys/use-action';
 
 const LATE_MS = 5_000;
 

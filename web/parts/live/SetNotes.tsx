@@ -14,19 +14,19 @@ import {
   type SessionState,
   type SetRecord,
 } from '#core/session';
-import type { Act } from '../../../act/act';
-import { useEffortIn } from '../../../data/use-effort-in';
-import { translate } from '../../../language/translate';
-import { Button } from '../../../parts/base/Button';
-import { FieldError } from '../../../parts/fields/Field';
-import { NumberInput } from '../../../parts/fields/NumberInput';
-import { Scale } from '../../../parts/fields/Scale';
-import { bySchema } from '../../../parts/forms/by-schema';
-import { reads, useFields } from '../../../parts/forms/use-fields';
-import { useAction } from '../../../parts/keys/use-action';
-import { usePlusMinus } from '../../../parts/keys/use-plus-minus';
-import { useNow } from '../../../parts/time/use-now';
-import { ACTIONS } from '../../../state/actions';
+import type { Act } from '../../act/act';
+import { useEffortIn } from '../../data/use-effort-in';
+import { translate } from '../../language/translate';
+import { ACTIONS } from '../../state/actions';
+import { Button } from '../base/Button';
+import { FieldError } from '../fields/Field';
+import { NumberInput } from '../fields/NumberInput';
+import { Scale } from '../fields/Scale';
+import { bySchema } from '../forms/by-schema';
+import { reads, useFields } from '../forms/use-fields';
+import { useAction } from '../keys/use-action';
+import { usePlusMinus } from '../keys/use-plus-minus';
+import { useNow } from '../time/use-now';
 
 /** Corrections and notes of the set in hand: repetitions, effort and joint pain, one key each (rule RUN-2). */
 export const SetNotes = memo(function SetNotes({
