@@ -112,8 +112,11 @@ export type SurveillanceView = { tallies: Tally[]; adverseEvents: number };
 
 /** Who of those who train asks something of the week, and the sessions of its hours. */
 export type WeekView = {
-  /** How many people have trained in the last two months. */
+  /** How many people have trained in the last two months, or have a plan; and how many of those with a plan do not come. */
   training: number;
+  away: number;
+  /** Sessions of the last four weeks that were planned and done, over all whose days are planned. */
+  adherence: { people: number; done: number; planned: number };
   people: ({ clientId: string; name: string } & Pick<PersonsWeek, 'needs' | 'adherence'>)[];
   load: ReturnType<typeof loadByHour>;
 };

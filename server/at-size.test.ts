@@ -152,8 +152,8 @@ const HOT = (clientId: string, sessionId: string) =>
     // The whole log, and all that was measured: as long as the person's own, in a few statements.
     { path: `/clients/${clientId}/log`, statements: 3, rows: 61 },
     { path: `/clients/${clientId}/outcomes`, statements: 8, rows: 61 },
-    // Grows with who trains, a few statements each, and not with their years.
-    { path: '/practice/week', statements: 340, rows: 2_600 },
+    // Grows with who trains or has a plan, a few statements each, and not with their years.
+    { path: '/practice/week', statements: 400, rows: 3_000 },
     { path: '/practice/surveillance', statements: 3, rows: 401 },
     { path: '/practice/responders?measureId=girth-mid-thigh', statements: 3, rows: 161 },
     { path: '/sessions/open', statements: 2, rows: 1 },

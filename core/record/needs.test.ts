@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
+import type { Occasion } from '../course/course-plan';
 import { testOcclusion, testStrength } from '../plan/plan.fixture';
 import type { ClientFacts } from './facts';
 import { loadByHour, personsWeek } from './needs';
@@ -9,7 +10,9 @@ import {
   strangerFacts,
   testBlock,
   testConsent,
+  testCoursePlan,
   testFacts,
+  testPrescription,
   testScreening,
   testSessionFact,
 } from './record.fixture';
@@ -18,11 +21,30 @@ const needs = (changes: Partial<ClientFacts> = {}) =>
   personsWeek(testFacts(changes), NOW_MS).needs.map(({ words }) => words);
 
 describe('what a person asks of the week (START-2)', () => {
-  it('is nothing where all holds, of a stranger, and of who has stopped coming', () => {
+  it('is nothing where all holds, and of a stranger', () => {
     expect(needs()).toEqual([]);
-    expect(englishOf(personsWeek(strangerFacts, NOW_MS))).toEqual({ needs: [], adherence: null, coming: [] });
-    expect(needs({ sessions: [testSessionFact(59.9)] })).not.toEqual([]);
-    expect(needs({ sessions: [testSessionFact(60)] })).toEqual([]);
+    expect(englishOf(personsWeek(strangerFacts, NOW_MS))).toEqual({
+      needs: [],
+      awayDays: null,
+      adherence: null,
+      coming: [],
+    });
+  });
+
+  it('of who has a plan and has stopped coming is to be asked after, and nothing else; without a plan nothing', () => {
+    const stopped = { sessions: [testSessionFact(71)], occlusions: [testOcclusion({ atMs: daysAgo(90) })] };
+    expect(englishOf(needs(stopped))).toEqual(['Not here for 71 days.']);
+    expect(personsWeek(testFacts(stopped), NOW_MS).awayDays).toBe(71);
+    expect(needs({ ...stopped, coursePlans: [] })).toEqual([]);
+    expect(needs({ sessions: [testSessionFact(59.9)], coursePlans: [] })).not.toEqual([]);
+  });
+
+  it('of who has signed and never begun is that', () => {
+    const signed = testPrescription({ atMs: daysAgo(12) });
+    expect(englishOf(needs({ sessions: [], prescriptions: [signed] }))).toEqual([
+      'Signed 12 days ago, and not begun.',
+    ]);
+    expect(needs({ sessions: [], prescriptions: [testPrescription({ atMs: daysAgo(9) })] })).toEqual([]);
   });
 
   it('is what grows old within seven days, by the plans in force, the latest first', () => {
@@ -85,6 +107,26 @@ describe('what a person asks of the week (START-2)', () => {
       { inDays: 6, atTime: '17:30' },
     ]);
     expect(personsWeek(testFacts({ blocks: [testBlock(0, {}, [1])] }), NOW_MS).adherence).toBeNull();
+  });
+
+  it('counts the days a plan is for where there is no block, of those who do not come too', () => {
+    const on = (occasion: Occasion, sessions: readonly number[]) =>
+      personsWeek(
+        testFacts({
+          coursePlans: [testCoursePlan({ occasion })],
+          prescriptions: [testPrescription({ atMs: daysAgo(200) })],
+          sessions: sessions.map((days) => testSessionFact(days)),
+        }),
+        NOW_MS,
+      ).adherence;
+    const weekdays: Occasion = { kind: 'weekdays', weekdays: [0, 3] };
+    // Four weeks before today have seven or eight Mondays and Thursdays.
+    const planned = on(weekdays, [71])?.planned ?? 0;
+    expect([7, 8]).toContain(planned);
+    expect(on(weekdays, [71])).toEqual({ done: 0, planned });
+    expect(on(weekdays, [10, 3])).toEqual({ done: 2, planned });
+    expect(on({ kind: 'daily', times: 2 }, [71])).toEqual({ done: 0, planned: 54 });
+    expect(on({ kind: 'any-day' }, [71])).toBeNull();
   });
 });
 

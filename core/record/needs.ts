@@ -1,7 +1,9 @@
+import type { Occasion } from '../course/course-plan';
 import { type Message, msg } from '../message/message';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { dueAtMs } from '../occlusion-pressure/shelf-life';
 import { measuredLimbs } from '../plan/target';
+import { type Day, dayAt, weekdayOf } from '../quantity/days';
 import { LIMB_NAMES, POSITION_NAMES, SIDE_NAMES } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
@@ -20,11 +22,15 @@ export type Need = { inDays: number; words: Message };
 /** A person who needs something this week: needs, the most urgent first, and how the last four weeks went. */
 export type PersonsWeek = {
   needs: Need[];
-  /** Sessions of the block that were to be done in the last four weeks, and those that were; null without a block. */
-  adherence: { done: number; planned: number } | null;
+  /** For how many days a person with a plan has not come, or has not begun; null where they come, or have no plan. */
+  awayDays: number | null;
+  adherence: Adherence | null;
   /** Sessions of the block in the seven days from today on: day and time of day. */
   coming: { inDays: number; atTime: string }[];
 };
+
+/** Sessions that were to be done in the last four weeks, and those that were; null where no day is planned (rule OUT-6). */
+export type Adherence = { done: number; planned: number };
 
 /** Who was not here for so long is asked after; who was not for far longer has stopped coming. */
 const AWAY_DAYS = 10;
@@ -32,18 +38,33 @@ const STOPPED_DAYS = 60;
 const AHEAD_DAYS = 7;
 const BACK_DAYS = 28;
 
-/** What a person asks of the practice in the week to come; nothing of those who have stopped coming. */
+/**
+ * What a person asks of the practice in the week to come, and how far their plans were kept to. Who has stopped coming asks for one thing: to
+ * be asked after, for as long as a plan of theirs is in force.
+ */
 export function personsWeek(facts: ClientFacts, nowMs: number): PersonsWeek {
-  const last = newest(facts.sessions.map(({ startedAtMs }) => ({ atMs: startedAtMs })));
-  const awayDays = last ? Math.floor((nowMs - last.atMs) / MS_PER_DAY) : null;
-  if (awayDays === null || awayDays >= STOPPED_DAYS) return { needs: [], adherence: null, coming: [] };
   const plans = plansInForce(facts, nowMs);
+  const last = newest(facts.sessions.map(({ startedAtMs }) => ({ atMs: startedAtMs })));
+  const since = last ?? newest(plans.map(({ prescription }) => ({ atMs: prescription.atMs })));
+  const days = since ? Math.floor((nowMs - since.atMs) / MS_PER_DAY) : 0;
+  const awayDays = plans.length > 0 && days >= AWAY_DAYS ? days : null;
+  const away: Need[] =
+    awayDays === null && !(last && days >= AWAY_DAYS && days < STOPPED_DAYS)
+      ? []
+      : [
+          {
+            inDays: -days,
+            words: last
+              ? msg('Not here for {awayDays} days.', { awayDays: days })
+              : msg('Signed {awayDays} days ago, and not begun.', { awayDays: days }),
+          },
+        ];
+  const four = adherenceOf(facts, plans, nowMs);
+  if (!last || days >= STOPPED_DAYS) return { needs: away, awayDays, adherence: four, coming: [] };
   const ask = sessionToAskAbout(facts, nowMs);
   const measure = testsDueLine(facts, nowMs);
   const needs = [
-    ...(awayDays >= AWAY_DAYS
-      ? [{ inDays: -awayDays, words: msg('Not here for {awayDays} days.', { awayDays }) }]
-      : []),
+    ...away,
     ...(ask ? [{ inDays: 0, words: msg('Ask how the last session was.') }] : []),
     ...(measure ? [{ inDays: 0, words: measure }] : []),
     ...[
@@ -56,7 +77,12 @@ export function personsWeek(facts: ClientFacts, nowMs: number): PersonsWeek {
       .filter(({ inDays }) => inDays <= AHEAD_DAYS)
       .map(({ inDays, what }) => ({ inDays, words: msg('{what}: {due}.', { what, due: dueWords(inDays) }) })),
   ];
-  return { needs: needs.sort((a, b) => a.inDays - b.inDays), ...blockNow(facts, nowMs) };
+  return {
+    needs: needs.sort((a, b) => a.inDays - b.inDays),
+    awayDays,
+    adherence: four,
+    coming: comingInBlock(facts, nowMs),
+  };
 }
 
 type Due = { dueMs: number; what: Message };
@@ -120,22 +146,48 @@ function screeningDue({ screenings }: ClientFacts): Due[] {
   return screening ? [{ dueMs: screening.atMs + shelfLifeDays * MS_PER_DAY, what: msg('Screening') }] : [];
 }
 
-function blockNow(facts: ClientFacts, nowMs: number): Pick<PersonsWeek, 'adherence' | 'coming'> {
+/** By the block where one runs, else by the days that the plans in force are for. */
+function adherenceOf(facts: ClientFacts, plans: readonly PlanInForce[], nowMs: number): Adherence | null {
   const standing = blockAsItStands(facts, nowMs);
-  if (!standing) return { adherence: null, coming: [] };
+  if (standing) {
+    const back = standing.entries.filter(
+      ({ day, state }) => state !== 'to-come' && day > standing.today - BACK_DAYS && day <= standing.today,
+    );
+    const done = back.filter(({ state }) => state === 'done').length;
+    return back.length === 0 ? null : { done, planned: back.length };
+  }
+  const today = dayAt(nowMs, facts.zoneOffsetMs);
+  const each = plans.map(({ coursePlan }) => {
+    const days = facts.sessions
+      .filter(({ coursePlanId }) => coursePlanId === coursePlan.id)
+      .map(({ startedAtMs }) => dayAt(startedAtMs, facts.zoneOffsetMs));
+    const signed = facts.prescriptions
+      .filter(({ coursePlanId }) => coursePlanId === coursePlan.id)
+      .map(({ atMs }) => dayAt(atMs, facts.zoneOffsetMs));
+    const first = Math.max(today - BACK_DAYS + 1, Math.min(...signed));
+    // Today is not over.
+    const planned = plannedOn(coursePlan.occasion, first, today - 1);
+    return { planned, done: Math.min(planned, days.filter((day) => day >= first && day < today).length) };
+  });
+  const planned = each.reduce((sum, one) => sum + one.planned, 0);
+  return planned === 0 ? null : { planned, done: each.reduce((sum, { done }) => sum + done, 0) };
+}
+
+/** How many sessions a plan is for on the days from one to another. */
+function plannedOn(occasion: Occasion, from: Day, to: Day): number {
+  const days = Array.from({ length: Math.max(0, to - from + 1) }, (_, place) => from + place);
+  if (occasion.kind === 'daily') return occasion.times * days.length;
+  if (occasion.kind !== 'weekdays') return 0;
+  return days.filter((day) => occasion.weekdays.includes(weekdayOf(day))).length;
+}
+
+function comingInBlock(facts: ClientFacts, nowMs: number): PersonsWeek['coming'] {
+  const standing = blockAsItStands(facts, nowMs);
+  if (!standing) return [];
   const { entries, today, block } = standing;
-  const back = entries.filter(
-    ({ day, state }) => state !== 'to-come' && day > today - BACK_DAYS && day <= today,
-  );
-  return {
-    adherence:
-      back.length === 0
-        ? null
-        : { done: back.filter(({ state }) => state === 'done').length, planned: back.length },
-    coming: entries
-      .filter(({ day, state }) => state === 'to-come' && day < today + AHEAD_DAYS)
-      .map(({ day }) => ({ inDays: day - today, atTime: block.wish.atTime })),
-  };
+  return entries
+    .filter(({ day, state }) => state === 'to-come' && day < today + AHEAD_DAYS)
+    .map(({ day }) => ({ inDays: day - today, atTime: block.wish.atTime }));
 }
 
 /** How many sessions each hour of the coming days has. @example ['17:30', '17:45'] on one day //=> { inDays, hour: 17, sessions: 2 } */

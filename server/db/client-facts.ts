@@ -121,14 +121,17 @@ async function aFewAtATime(
   }
 }
 
-/** People who have stopped coming are left out: far longer than any absence. */
+/** Who trains at present. */
 const TRAINING_MS = 60 * MS_PER_DAY;
 
 /**
- * What all who train need this week, the most urgent first, and the sessions their blocks have in it.
+ * What all who train or have a plan need this week: first who does not come, then the most urgent; how far plans were kept to, and the
+ * sessions their blocks have in it.
  */
 export async function readWeek(em: EntityManager, nowMs: number): Promise<WeekView> {
-  const rows = await withStatements(em, (prepare) => readTraining(prepare, nowMs - TRAINING_MS));
+  const rows = await withStatements(em, (prepare) =>
+    readTraining(prepare, { afterMs: nowMs - TRAINING_MS, nowMs }),
+  );
   const weeks: { clientId: string; name: string; week: PersonsWeek }[] = [];
   await aFewAtATime(em, rows, (prepare, some) => {
     const facts = readFacts(prepare, readPracticeFacts(prepare, nowMs), some, nowMs, null);
@@ -139,10 +142,18 @@ export async function readWeek(em: EntityManager, nowMs: number): Promise<WeekVi
   });
   const asking = weeks.filter(({ week }) => week.needs.length > 0);
   const soonest = ({ week }: (typeof weeks)[number]) => week.needs[0]?.inDays ?? 0;
+  const away = ({ week }: (typeof weeks)[number]) => week.awayDays ?? 0;
+  const kept = weeks.flatMap(({ week }) => week.adherence ?? []);
   return {
     training: rows.length,
+    away: weeks.filter((one) => away(one) > 0).length,
+    adherence: {
+      people: kept.length,
+      done: kept.reduce((sum, { done }) => sum + done, 0),
+      planned: kept.reduce((sum, { planned }) => sum + planned, 0),
+    },
     people: asking
-      .sort((a, b) => soonest(a) - soonest(b))
+      .sort((a, b) => away(b) - away(a) || soonest(a) - soonest(b))
       .map(({ clientId, name, week: { needs, adherence } }) => ({ clientId, name, needs, adherence })),
     load: loadByHour(weeks.flatMap(({ week }) => week.coming)),
   };

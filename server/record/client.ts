@@ -126,11 +126,17 @@ export const readLately = (
     ).all(trainedAfterMs, addedAfterMs),
   );
 
-/** Who trained after a moment, by name. */
-export const readTraining = (prepare: Prepare, afterMs: number): ClientRow[] =>
+/** Who trained after a moment, and who has a plan that has not ended by `nowMs`, whether they come or not; by name. */
+export const readTraining = (
+  prepare: Prepare,
+  { afterMs, nowMs }: { afterMs: number; nowMs: number },
+): ClientRow[] =>
   rowsOf(
     prepare(
-      `select ${CLIENT} from session join client on client.id = session.client_id
-       where session.superseded = 0 and session.opened_at_ms > ? and ${ON_THE_LIST} order by client.name, client.id`,
-    ).all(afterMs),
+      `select ${CLIENT} from (
+         select client_id from session where superseded = 0 and opened_at_ms > ?
+         union select client_id from course_plan where state = 'in-force' and (until_ms is null or until_ms > ?)
+       ) as lately join client on client.id = lately.client_id
+       where ${ON_THE_LIST} order by client.name, client.id`,
+    ).all(afterMs, nowMs),
   );

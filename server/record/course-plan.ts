@@ -19,7 +19,7 @@ export const coursePlanRecord = defineRecord({
     untilMs: p.bigint('number').nullable(),
   },
   archive: { kind: 'course-plan', order: AS_WRITTEN },
-  indexes: ["course_plan (client_id) where state <> 'ended'"],
+  indexes: ["course_plan (client_id) where state <> 'ended'", 'course_plan (state, client_id)'],
 });
 
 export const coursePlanFacts = factsOf(coursePlanRecord, {

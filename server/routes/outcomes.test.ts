@@ -372,11 +372,13 @@ describe('responders (OUT-5)', () => {
 });
 
 describe('the week of the practice', () => {
-  it('lists people who need attention, the latest first, without those who never trained or have stopped coming', async () => {
+  it('lists people who need attention: first those with a plan who do not come', async () => {
     const { api, made: person } = await startAfter(ready);
     await measuredClient(api);
     expect(englishOf(await api.get<WeekView>('/practice/week'))).toEqual({
-      training: 0,
+      training: 1,
+      away: 0,
+      adherence: { people: 0, done: 0, planned: 0 },
       people: [],
       load: [],
     });
@@ -389,6 +391,8 @@ describe('the week of the practice', () => {
       'Ask how the last session was.',
     ]);
     api.clock.nowMs += 60 * DAY_MS;
-    expect((await api.get<WeekView>('/practice/week')).training).toBe(0);
+    const later = await api.get<WeekView>('/practice/week');
+    expect([later.training, later.away]).toEqual([1, 1]);
+    expect(englishOf(later.people[0]?.needs.map(({ words }) => words))).toEqual(['Not here for 72 days.']);
   });
 });

@@ -1,8 +1,9 @@
 import { Migration } from '@mikro-orm/migrations';
 
-/** The lane of the floor that a session keeps for as long as it runs. */
+/** The lane of the floor that a session keeps for as long as it runs; and whose plans are in force is found without those that ended. */
 export class Floor extends Migration {
   override async up(): Promise<void> {
     this.addSql('alter table session add column lane integer');
+    this.addSql('create index course_plan_by_state on course_plan (state, client_id)');
   }
 }

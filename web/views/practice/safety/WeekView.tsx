@@ -22,14 +22,19 @@ export function WeekView() {
   );
 }
 
-function Shown({ week: { training, people, load } }: { week: Week }) {
+function Shown({ week: { training, away, adherence, people, load } }: { week: Week }) {
   return (
     <>
       <Hours load={load} />
       <section>
         <h2 className="text-xl font-semibold">{t`Who needs attention`}</h2>
         <p className="text-quiet">
-          {t`${people.length} of ${training} who have trained in the last two months.`}
+          {t`${people.length} of ${training} who train or have a plan; ${away} with a plan do not come.`}
+        </p>
+        <p>
+          {adherence.planned > 0
+            ? t`Adherence in four weeks: ${adherence.done} of ${adherence.planned} planned sessions were done (${Math.round((100 * adherence.done) / adherence.planned)} %), by ${adherence.people} people whose days are planned.`
+            : t`Adherence: no one has sessions on planned days.`}
         </p>
         <ul aria-label={t`Who needs attention`} className="mt-2 max-w-4xl border-t border-ink/40">
           {people.map(({ clientId, name, needs, adherence }) => (
