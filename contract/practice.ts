@@ -14,6 +14,8 @@ import { stricterSchema } from '#core/screening';
 import { EFFORT_IN } from '#core/session';
 import { DATE_ORDER_IDS } from '#core/table';
 
+import { whyNotReachable } from './reachable';
+
 export const roleSchema = z.enum(ROLES);
 
 const effortInSchema = z.enum(EFFORT_IN);
@@ -45,6 +47,16 @@ export const practiceSettingsSchema = z.object({
     .default('112'),
   /** What is at the head of a report beneath the name: address, licences, opening hours. */
   letterhead: z.string().trim().max(400, msg('At most 400 characters.')).default(''),
+  /** The address of the server as a phone reaches it, for the codes on paper and at home; empty for that of the page they are made on. */
+  publicAddress: z
+    .string()
+    .trim()
+    .max(200, msg('At most 200 characters.'))
+    .refine((address) => address === '' || whyNotReachable(address) === null, {
+      message: msg('Enter an address that a phone can open, such as http://192.168.1.20:4400; not localhost.')
+        .message,
+    })
+    .default(''),
   stricter: stricterSchema,
   /** Tolerated sessions on a rung before the next (rule PRO-5). */
   rungSessions: rungSessionsSchema.default({}),

@@ -15,6 +15,7 @@ export const PRACTICE = {
   emergencyPhone: '112',
   phone: '555 0142',
   letterhead: 'Boathouse yard 3, by the tide gate\nMonday to Friday, 8 to 19',
+  publicAddress: '',
   stricter: [],
   rungSessions: {},
   effortIn: 'of-ten',

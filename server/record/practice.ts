@@ -23,6 +23,7 @@ export const practiceRecord = defineRecord({
     phone: p.string(),
     emergencyPhone: p.string().default('112'),
     letterhead: p.string(),
+    publicAddress: p.string().default(''),
     effortIn: p.string().$type<PracticeSettings['effortIn']>().default('of-ten'),
     stopAboveSystolicMmHg: p.integer().default(STOP_ABOVE.systolicMmHg),
     stopAboveDiastolicMmHg: p.integer().default(STOP_ABOVE.diastolicMmHg),

@@ -7,6 +7,7 @@ import { api, failureWords, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
 import { workingPractitioner } from '../../../data/practitioner';
 import { Button } from '../../../parts/base/Button';
+import { useAddressForPhones } from '../../../parts/base/QrForPhone';
 import { FieldError } from '../../../parts/fields/Field';
 import { Tick } from '../../../parts/fields/Tick';
 
@@ -18,10 +19,11 @@ export function CalendarAddress() {
   const { data: feed } = useQuery({ queryKey: key, queryFn: () => read<CalendarFeed>(api.calendar.$get()) });
   const [namesPeople, setNamesPeople] = useState(false);
   const [address, setAddress] = useState<string | null>(null);
+  const phones = useAddressForPhones();
   const make = useMutation({
     mutationFn: () => read<NewCalendarFeed>(api.calendar.$post({ json: { namesPeople } })),
     onSuccess: ({ path }) => {
-      setAddress(new URL(path, window.location.href).href);
+      setAddress(new URL(path, phones.address).href);
       void queries.invalidateQueries({ queryKey: key });
     },
   });

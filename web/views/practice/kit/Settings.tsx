@@ -104,7 +104,7 @@ export function Settings({ settings }: { settings: PracticeSettings }) {
 
 /** The number people call, and what is at the head of what they are given. */
 function OnPaper({
-  settings: { phone, emergencyPhone, letterhead },
+  settings: { phone, emergencyPhone, letterhead, publicAddress },
   change,
   error,
 }: {
@@ -112,7 +112,7 @@ function OnPaper({
   change: (part: Partial<PracticeSettings>) => void;
   error: unknown;
 }) {
-  const { typed, field, send } = useFields({ phone, emergencyPhone, letterhead }, error);
+  const { typed, field, send } = useFields({ phone, emergencyPhone, letterhead, publicAddress }, error);
   const { error: wrongHead, ...head } = field('letterhead');
   return (
     <form className="flex flex-wrap items-end gap-x-8 gap-y-3" {...send(change)}>
@@ -123,6 +123,14 @@ function OnPaper({
         type="tel"
         hint={t`Shown first at home.`}
         {...field('emergencyPhone')}
+      />
+      <Field
+        className="w-80"
+        label={t`Address for phones`}
+        type="url"
+        placeholder={window.location.origin}
+        hint={t`In the codes on paper and at home; empty: as this page was opened.`}
+        {...field('publicAddress')}
       />
       <label className="w-96 max-w-full text-[15px] font-semibold">
         {t`Head of a report, under the name`}
@@ -135,7 +143,8 @@ function OnPaper({
       </label>
       {(typed.phone !== phone ||
         typed.emergencyPhone !== emergencyPhone ||
-        typed.letterhead !== letterhead) && <Button type="submit">{t`Save`}</Button>}
+        typed.letterhead !== letterhead ||
+        typed.publicAddress !== publicAddress) && <Button type="submit">{t`Save`}</Button>}
       {wrongHead && <FieldError>{wrongHead}</FieldError>}
     </form>
   );

@@ -4,7 +4,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { plansInForce } from '#core/record';
 import { useClient, usePractice } from '../../../data/queries';
 import { inSentence } from '../../../language/translate';
-import { QrCode } from '../../../parts/base/QrCode';
+import { QrForPhone } from '../../../parts/base/QrForPhone';
 import { Reading } from '../../../parts/base/Reading';
 import { OnePage } from '../../../parts/paper/OnePage';
 import { PaperBar } from '../../../parts/paper/PaperBar';
@@ -79,8 +79,8 @@ function Papers({
               over={<p className="text-[14px]">{practice.settings.name}</p>}
               title={PAPER_FORMS[form].label}
               aside={
-                <QrCode
-                  text={addressOf(form, of)}
+                <QrForPhone
+                  path={pathOf(form, of)}
                   label={t`the screen that ${inSentence(PAPER_FORMS[form].label)} is typed into`}
                 />
               }
@@ -103,9 +103,8 @@ function Papers({
 }
 
 /** The screen a sheet is typed into, of the person; the list of people, where it has no person. */
-function addressOf(form: PaperForm, { client }: OfPaper): string {
-  const { origin } = window.location;
-  if (!client) return `${origin}/`;
+function pathOf(form: PaperForm, { client }: OfPaper): string {
+  if (!client) return '/';
   const entry = form === 'session' ? '?enter=paper' : '';
-  return `${origin}/people/${client.id}/${PAPER_FORMS[form].screen}${entry}`;
+  return `/people/${client.id}/${PAPER_FORMS[form].screen}${entry}`;
 }

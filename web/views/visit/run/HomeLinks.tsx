@@ -10,7 +10,7 @@ import { KEYS } from '../../../data/keys';
 import { useMay } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
-import { QrCode } from '../../../parts/base/QrCode';
+import { QrForPhone } from '../../../parts/base/QrForPhone';
 import { Choice } from '../../../parts/fields/Choice';
 import { FieldError } from '../../../parts/fields/Field';
 import { day } from '../../../words/format';
@@ -53,7 +53,6 @@ export function HomeLinks({ clientId, coursePlan }: { clientId: string; coursePl
     },
   });
   const good = links?.filter(({ coursePlanId }) => coursePlanId === coursePlan.id) ?? [];
-  const address = made && new URL(made.path, window.location.href).href;
   const error = make.error ?? end.error;
   return (
     <details open={search.get('home') === 'link'}>
@@ -78,18 +77,23 @@ export function HomeLinks({ clientId, coursePlan }: { clientId: string; coursePl
             </li>
           ))}
         </ul>
-        {address && (
+        {made && (
           <div className="flex flex-wrap items-center gap-4">
-            <QrCode text={address} label={t`the plan at home`} sizePx={200} />
-            <div className="min-w-0 flex-1 space-y-2">
-              <p>{t`Let them read it with their phone now: it is shown once.`}</p>
-              <code className="figures block max-w-full break-all text-[14px]">{address}</code>
-              <Button
-                onClick={() => void navigator.clipboard.writeText(address).then(() => toast(t`Link copied.`))}
-              >
-                {t`Copy the link`}
-              </Button>
-            </div>
+            <QrForPhone path={made.path} label={t`the plan at home`} sizePx={200}>
+              {(address) => (
+                <div className="min-w-0 flex-1 space-y-2">
+                  <p>{t`It is shown once: let them read it with their phone now.`}</p>
+                  <code className="figures block max-w-full break-all text-[14px]">{address}</code>
+                  <Button
+                    onClick={() =>
+                      void navigator.clipboard.writeText(address).then(() => toast(t`Link copied.`))
+                    }
+                  >
+                    {t`Copy the link`}
+                  </Button>
+                </div>
+              )}
+            </QrForPhone>
           </div>
         )}
         {mayGive && (
