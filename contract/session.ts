@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { msg } from '#core/message';
 import { lighterSchema, type Plan } from '#core/plan';
+import { dayCheckSchema } from '#core/screening';
 import { enteredSessionSchema, type SessionEvent, sessionEventSchema } from '#core/session';
 import { overrideReasonSchema } from './prescription';
 
@@ -20,6 +21,8 @@ export const newSessionSchema = z.object({
 export const newEnteredSessionSchema = enteredSessionSchema.extend({
   id: z.uuid(),
   coursePlanId: z.string().min(1, msg('Say of which plan.')),
+  /** The check of that day, as it is on the sheet; left out where its questions were not answered (rule SCR-3). */
+  dayCheck: dayCheckSchema.optional(),
 });
 export type NewEnteredSession = z.infer<typeof newEnteredSessionSchema>;
 

@@ -31,7 +31,7 @@ async function enterSession(page: Page, sign?: string): Promise<void> {
     await page.getByLabel(sign).check();
   }
   await page.getByRole('button', { name: 'All as planned' }).click();
-  const effort = page.getByLabel('Effort of set 2');
+  const effort = page.getByLabel('Effort, set 2');
   await effort.first().fill('25');
   await page.getByRole('button', { name: 'Enter it' }).click();
   await expect(page.getByText('From 0 to 10.')).toBeVisible();

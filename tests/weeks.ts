@@ -6,7 +6,7 @@ import type { SessionView } from '#contract/session';
 import { compile, draftSession, type GoalId } from '#core/plan';
 import { dayAt, isoOf, type Limb } from '#core/quantity';
 import { basisOf, blockAsItStands, plansInForce, recheck, reviewSession } from '#core/record';
-import { amountDone, fold, mergeLogs } from '#core/session';
+import { amountDone, fold, mergeLogs, readAsPlanned } from '#core/session';
 import { inEnglish } from '#language/render';
 
 const MS_PER_MINUTE = 60_000;
@@ -147,6 +147,7 @@ export class Weeks {
         exerciseIndex: set.exerciseIndex,
         setIndex: set.setIndex,
         ...amountDone(set, set.reps),
+        ...readAsPlanned(plan, set),
         effort: lived.effort,
       }));
       const view = await this.post<SessionView>('/sessions/entered', {

@@ -13,7 +13,7 @@ import { type OpenedFigures, openedAt } from '../review/opened';
 import type { Reading } from '../review/reading';
 import { readingsOf } from '../review/review';
 import { summaryOf, type Worked } from '../review/summary';
-import { amountDone, type EnteredSession, enteredEvents } from '../session/entered';
+import { amountDone, type EnteredSession, enteredEvents, readAsPlanned } from '../session/entered';
 import { fold } from '../session/fold';
 import { type Log, mergeLogs } from '../session/log';
 import { stampedLog } from '../session/stamp';
@@ -44,19 +44,23 @@ export type Prepared = {
   opened: OpenedFigures[];
   readings: (Reading | null)[];
   worked: Worked[];
+  /** Of each set of the timeline, the pressures it is planned at. */
+  asRead: ReturnType<typeof readAsPlanned>[];
 };
 
 export function preparedFrom(plan: Plan, { library }: Pick<Basis, 'library'>): Prepared {
   const timeline = compile(plan);
   const bouts = boutsOf(plan, timeline, library);
+  const asRead = timeline.sets.map((set) => readAsPlanned(plan, set));
   const asPlanned: EnteredSession = {
     startedAtMs: 0,
     jointPain: null,
     signs: [],
-    sets: timeline.sets.map((set) => ({
+    sets: timeline.sets.map((set, place) => ({
       exerciseIndex: set.exerciseIndex,
       setIndex: set.setIndex,
       ...amountDone(set, set.reps),
+      ...asRead[place],
       effort: UNFORESEEN_EFFORT,
     })),
   };
@@ -70,6 +74,7 @@ export function preparedFrom(plan: Plan, { library }: Pick<Basis, 'library'>): P
     opened: openedAt(plan),
     readings: readingsOf({ plan, state }),
     worked: summaryOf(plan, state, null).worked,
+    asRead,
   };
 }
 
@@ -100,7 +105,7 @@ export function readingIn(
 
 /** One session as a trainee of such endurance might do it; effort is ten less the repetitions that were left. */
 export function runOnce(
-  { timeline, bouts, run }: Prepared,
+  { timeline, bouts, run, asRead }: Prepared,
   trainees: ReadonlyMap<Limb, Trainee>,
   random: Random,
   startedAtMs: number,
@@ -114,17 +119,15 @@ export function runOnce(
     startedAtMs,
     jointPain: null,
     signs: [],
-    sets: timeline.sets.map((set) => {
+    sets: timeline.sets.map((set, place) => {
       const { exerciseIndex, setIndex, reps } = set;
-      const at = bouts.findIndex(
-        (bout) => bout.exerciseIndex === exerciseIndex && bout.setIndex === setIndex,
-      );
-      const result = results[at];
-      if (!result) return { exerciseIndex, setIndex, ...amountDone(set, reps), effort: UNFORESEEN_EFFORT };
+      const bout = bouts.findIndex((one) => one.exerciseIndex === exerciseIndex && one.setIndex === setIndex);
+      const result = results[bout];
+      const at = { exerciseIndex, setIndex, ...asRead[place] };
+      if (!result) return { ...at, ...amountDone(set, reps), effort: UNFORESEEN_EFFORT };
       const left = Math.floor(result.possible - result.done);
       return {
-        exerciseIndex,
-        setIndex,
+        ...at,
         ...amountDone(set, Math.round(result.done)),
         effort: Math.max(0, 10 - Math.max(0, left)),
       };

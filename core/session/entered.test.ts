@@ -6,7 +6,13 @@ import { composeSession } from '../plan/compose';
 import { doseOf } from '../plan/dose';
 import { testBasis, testExercise, testPlan, testSession } from '../plan/plan.fixture';
 import { summaryOf } from '../review/summary';
-import { checkEntered, type EnteredSession, enteredEvents, enteredSessionSchema } from './entered';
+import {
+  checkEntered,
+  type EnteredSession,
+  enteredEvents,
+  enteredSessionSchema,
+  readAsPlanned,
+} from './entered';
 import { liveTimeline } from './live-timeline';
 import { foldAll, logOf, START_MS } from './session.fixture';
 import { twoLimbs } from './two-limbs.fixture';
@@ -34,8 +40,11 @@ const folded = (entered: EnteredSession, of = plan) =>
   );
 
 describe('a session entered later (RUN-5)', () => {
-  it('folds to the sets that were done, with the pressures and times of the plan, and says that it was entered', () => {
-    const state = folded(whole);
+  it('folds to the sets that were done, at the times of the plan and the pressures that were read, and says that it was entered', () => {
+    const state = folded({
+      ...whole,
+      sets: whole.sets.map((one) => ({ ...one, ...readAsPlanned(plan, one) })),
+    });
     expect(state.enteredAtMs).toBe(START_MS + 86_400_000);
     expect(state.finishedAtMs).not.toBeNull();
     expect(
@@ -60,6 +69,78 @@ describe('a session entered later (RUN-5)', () => {
       worked: [{ exerciseId: 'knee-extension' }],
       reviewed: false,
     });
+  });
+
+  it('does not take a pressure that was not read for the planned one, nor for none (RUN-10)', () => {
+    const unread = folded(whole);
+    expect(unread.limbs[0]?.inflations[0]?.steps).toMatchObject([{ pressureMmHg: null }]);
+    const [dose] = doseOf(liveTimeline(plan, unread, unread.finishedAtMs ?? 0)).limbs;
+    expect(dose).toMatchObject({ pressureTimeMmHgMin: null });
+    expect(dose?.longestContinuousMs).toBeGreaterThan(200_000);
+    // 96 in the first set, 100 in the third; between them it was not looked at.
+    const read = (pressureMmHg: number) => ({ read: [{ limb: 'left-thigh' as const, pressureMmHg }] });
+    const some = folded({
+      ...whole,
+      sets: [{ ...set(0, 30), ...read(96) }, set(1, 15), { ...set(2, 15), ...read(100) }],
+    });
+    const steps = some.limbs[0]?.inflations[0]?.steps.map(({ pressureMmHg }) => pressureMmHg);
+    expect(steps).toEqual([96, 96, 100]);
+    expect(some.loosenedMmHg).toEqual({});
+  });
+
+  it('keeps colour, heart rate, what the machine showed and blood pressures, each where it belongs', () => {
+    const reading = { systolicMmHg: 150, diastolicMmHg: 88 };
+    const state = folded({
+      ...whole,
+      sets: [
+        {
+          ...set(0, 30),
+          colourGood: true,
+          heartRates: [{ moment: 'minute-5', beatsPerMinute: 112 }],
+          output: { watts: 60 },
+        },
+        { ...set(1, 15), colourGood: false },
+      ],
+      bloodPressures: [
+        { moment: 'before', reading },
+        { moment: 'minute-5', reading },
+      ],
+    });
+    expect(state.sets).toMatchObject([
+      { colourGood: true, heartRates: [{ moment: 'minute-5', beatsPerMinute: 112 }], output: { watts: 60 } },
+      { colourGood: false, heartRates: [], output: null },
+    ]);
+    expect(state.bloodPressures.map(({ moment }) => moment)).toEqual(['before', 'minute-5']);
+    expect(state.finishedAtMs).not.toBeNull();
+  });
+
+  it('moves a strap to the mark it was worn at, and back, however many steps (TIGHT)', () => {
+    const basis = testBasis({
+      tightness: [{ limb: 'left-thigh', atMs: 0, strapId: 'strap', strapLabel: 'Strap', mark: 6, felt: 7 }],
+    });
+    const strapped = composeSession(
+      {
+        goal: 'size',
+        schoolId: 'research-consensus',
+        exercises: [
+          testExercise(
+            { exerciseId: 'leg-press', protocolId: 'quick-pair' },
+            {
+              load: { kind: 'unweighed', with: 'body weight' },
+              limbs: [{ kind: 'by-feel', limb: 'left-thigh', strapId: 'strap' }],
+            },
+          ),
+        ],
+      },
+      basis,
+    ).plan;
+    const worn = (mark: number) => ({ marks: [{ limb: 'left-thigh' as const, mark }] });
+    const at = (...marks: number[]) =>
+      folded({ ...whole, sets: marks.map((mark, place) => ({ ...set(place, 15), ...worn(mark) })) }, strapped)
+        .marksMoved['left-thigh'] ?? 0;
+    expect(at(6)).toBe(0);
+    expect(at(4)).toBe(-2);
+    expect(at(4, 7)).toBe(1);
   });
 
   it('says of a set how often or how long, and never both or neither', () => {

@@ -2,10 +2,24 @@ import { z } from 'zod';
 import { type Message, msg } from '../message/message';
 import { compile } from '../plan/compile';
 import type { Plan } from '../plan/plan';
+import { plannedMark, plannedMmHg } from '../plan/planned-set';
+import { isCuffed } from '../plan/target';
 import type { Timeline } from '../plan/timeline';
+import { type Limb, limbSchema } from '../quantity/limb';
 import { MS_PER_HOUR } from '../quantity/units';
+import { bloodPressureSchema } from '../screening/blood-pressure';
 import type { EventBody } from './events';
-import { effortSchema, scaleSchema, setPlace } from './events/values';
+import {
+  type BloodPressureMoment,
+  beatsPerMinuteSchema,
+  bloodPressureMomentSchema,
+  effortSchema,
+  pressureMmHgSchema,
+  scaleSchema,
+  setPlace,
+} from './events/values';
+import { heartRateMomentSchema } from './heart-rate-moment';
+import { outputSchema } from './output';
 import { signIdSchema } from './signs';
 
 /** One set of a session that was done on paper or elsewhere: its repetitions, or how long it lasted where it is timed. */
@@ -21,6 +35,22 @@ const enteredSetSchema = z
       .nullable()
       .default(null),
     effort: effortSchema.nullable(),
+    /** What was read on the gauge of each limb; where it was not, its pressure is not known. */
+    read: z
+      .array(z.object({ limb: limbSchema, pressureMmHg: pressureMmHgSchema }))
+      .max(4)
+      .optional(),
+    /** Where each strap was, as it is counted. */
+    marks: z
+      .array(z.object({ limb: limbSchema, mark: z.number(msg('Enter the mark.')).min(0).max(100) }))
+      .max(4)
+      .optional(),
+    colourGood: z.boolean().optional(),
+    heartRates: z
+      .array(z.object({ moment: heartRateMomentSchema, beatsPerMinute: beatsPerMinuteSchema }))
+      .max(20)
+      .optional(),
+    output: outputSchema.optional(),
   })
   .refine(({ reps, lastedMs }) => (reps === null) !== (lastedMs === null), {
     path: ['reps'],
@@ -34,8 +64,26 @@ export const enteredSessionSchema = z.object({
   /** Worst pain of a joint, 0–10; null where not said. */
   jointPain: scaleSchema.nullable(),
   signs: z.array(signIdSchema).max(20),
+  bloodPressures: z
+    .array(z.object({ moment: bloodPressureMomentSchema, reading: bloodPressureSchema }))
+    .max(4)
+    .optional(),
 });
 export type EnteredSession = z.infer<typeof enteredSessionSchema>;
+
+/** What each limb of a set is planned at, as if it had been read so: for a session that is simulated as planned. */
+export const readAsPlanned = (
+  plan: Plan,
+  { exerciseIndex, setIndex }: Pick<Timeline['sets'][number], 'exerciseIndex' | 'setIndex'>,
+): Pick<EnteredSession['sets'][number], 'read'> => {
+  const exercise = plan.exercises[exerciseIndex];
+  const set = exercise?.sets[setIndex];
+  return {
+    read: (exercise?.limbs ?? [])
+      .filter(isCuffed)
+      .map((target) => ({ limb: target.limb, pressureMmHg: plannedMmHg(target, set) })),
+  };
+};
 
 /** How much of a set was done, as it is entered: so many repetitions, or the time it was to last where it is timed. */
 export const amountDone = (
@@ -70,8 +118,9 @@ export function checkEntered(
 export type EnteredEvent = { afterMs: number; body: EventBody };
 
 /**
- * The log a session on paper would have had: the plan's own times and pressures with the sets that were done, marked as
- * entered later, and folded like any other (rule RUN-5). A cuff is taken to have come down after the last set done under it.
+ * The log a session on paper would have had: the plan's own times with the sets that were done and what was read, marked as entered
+ * later, and folded like any other (rules RUN-5, RUN-10). A pressure that was not read is not known. A cuff is taken to have come down
+ * after the last set done under it.
  * @param enteredAtMs when it is entered
  */
 export function enteredEvents(plan: Plan, entered: EnteredSession, enteredAtMs: number): EnteredEvent[] {
@@ -99,7 +148,9 @@ export function enteredEvents(plan: Plan, entered: EnteredSession, enteredAtMs: 
   // In the order of what happens in the same moment.
   const events: EnteredEvent[] = [
     { afterMs: 0, body: { type: 'session-started', enteredAtMs } },
+    ...pressuresNoted(entered, endMs),
     ...cuffs.map(({ up }) => up),
+    ...markEvents(plan, done),
     ...done.flatMap(({ fromMs, toMs, said, plannedReps }): EnteredEvent[] => {
       const { exerciseIndex, setIndex, reps: counted, lastedMs, effort } = said;
       const place = { exerciseIndex, setIndex };
@@ -109,7 +160,21 @@ export function enteredEvents(plan: Plan, entered: EnteredSession, enteredAtMs: 
       const reason = isFailed ? 'failure' : isCutShort ? 'operator' : 'done';
       return [
         { afterMs: fromMs, body: { type: 'set-started', ...place } },
+        ...(said.read ?? []).map(({ limb, pressureMmHg }) => ({
+          afterMs: fromMs,
+          body: { type: 'pressure-read' as const, limb, pressureMmHg, cause: 'read' as const },
+        })),
         { afterMs: toMs, body: { type: 'set-ended', ...place, reps, reason } },
+        ...(said.heartRates ?? []).map((rate) => ({
+          afterMs: toMs,
+          body: { type: 'heart-rate-noted' as const, ...place, ...rate },
+        })),
+        ...(said.output
+          ? [{ afterMs: toMs, body: { type: 'output-noted' as const, ...place, output: said.output } }]
+          : []),
+        ...(said.colourGood === undefined
+          ? []
+          : [{ afterMs: toMs, body: { type: 'colour-checked' as const, ...place, good: said.colourGood } }]),
         ...(effort === null
           ? []
           : [{ afterMs: toMs, body: { type: 'set-noted' as const, ...place, effort } }]),
@@ -147,7 +212,9 @@ function cuffEvents(
           limbs.includes(limb) && plannedFromMs >= inflation.fromMs && plannedFromMs < inflation.toMs,
       );
       if (under.length === 0) return [];
-      const pressureMmHg = inflation.steps[0]?.pressureMmHg ?? null;
+      // It went up to what was read in the first set under it.
+      const [first] = under.toSorted((a, b) => a.fromMs - b.fromMs);
+      const pressureMmHg = first?.said.read?.find((one) => one.limb === limb)?.pressureMmHg ?? null;
       const downMs = Math.max(...under.map(({ toMs }) => toMs));
       return [
         {
@@ -160,6 +227,40 @@ function cuffEvents(
       ];
     }),
   );
+}
+
+/** Blood pressures around the work, each at its moment (rule RUN-8). */
+const pressuresNoted = ({ bloodPressures = [] }: EnteredSession, endMs: number): EnteredEvent[] =>
+  bloodPressures.map(({ moment, reading }) => ({
+    afterMs: BLOOD_PRESSURE_AT[moment](endMs),
+    body: { type: 'blood-pressure-noted', moment, reading },
+  }));
+
+const BLOOD_PRESSURE_AT: Record<BloodPressureMoment, (endMs: number) => number> = {
+  before: () => 0,
+  'last-rest': (endMs) => endMs,
+  'minute-1': (endMs) => endMs,
+  'minute-5': (endMs) => endMs,
+};
+
+/** A strap that was worn at another mark than planned was moved there, step by step (rule TIGHT). */
+function markEvents(plan: Plan, done: readonly DoneSet[]): EnteredEvent[] {
+  const moved = new Map<Limb, number>();
+  return done
+    .toSorted((a, b) => a.fromMs - b.fromMs)
+    .flatMap(({ exerciseIndex, setIndex, fromMs, said }) =>
+      (said.marks ?? []).flatMap(({ limb, mark }) => {
+        const exercise = plan.exercises[exerciseIndex];
+        const target = exercise?.limbs.find((one) => one.limb === limb);
+        if (!exercise || target?.kind !== 'by-feel') return [];
+        const by = Math.round(mark - plannedMark(target, exercise.sets[setIndex])) - (moved.get(limb) ?? 0);
+        moved.set(limb, (moved.get(limb) ?? 0) + by);
+        return Array.from({ length: Math.abs(by) }, () => ({
+          afterMs: fromMs,
+          body: { type: 'mark-moved' as const, limb, byMarks: by > 0 ? (1 as const) : (-1 as const) },
+        }));
+      }),
+    );
 }
 
 const painEvent = (

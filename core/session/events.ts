@@ -16,6 +16,7 @@ import { loadCorrected } from './events/load-corrected';
 import { loosened } from './events/loosened';
 import { markMoved } from './events/mark-moved';
 import { offerAnswered } from './events/offer-answered';
+import { outputNoted } from './events/output-noted';
 import { pressureRead } from './events/pressure-read';
 import { reFitted } from './events/re-fitted';
 import { repsConfirmed } from './events/reps-confirmed';
@@ -62,6 +63,7 @@ export const EVENTS = {
   'set-noted': setNoted,
   'heart-rate-noted': heartRateNoted,
   'heart-rate-laid': heartRateLaid,
+  'output-noted': outputNoted,
   'blood-pressure-noted': bloodPressureNoted,
   'adjunct-noted': adjunctNoted,
   'colour-checked': colourChecked,

@@ -6,6 +6,7 @@ import type { BloodPressure } from '../screening/blood-pressure';
 import type { BloodPressureMoment, FollowUp, Offer, ReviewAnswer, StopReason } from './events/values';
 import type { HeartRateMoment } from './heart-rate-moment';
 import type { HeartRateTrace } from './heart-rate-trace';
+import type { Output } from './output';
 import type { SignId } from './signs';
 
 /** An inflation in a session; `toMs` is null while the cuff is still up. Wall-clock ms. */
@@ -39,6 +40,8 @@ export type SetRecord = {
   /** In kg, where another load was lifted than planned; null for the plan's. */
   loadKg: number | null;
   heartRates: { moment: HeartRateMoment; beatsPerMinute: number }[];
+  /** What the machine showed in aerobic work; null where it was not read. */
+  output: Output | null;
   /** Colour and feeling after it; null while not checked. */
   colourGood: boolean | null;
   /** How often an accidental end was taken back. */

@@ -41,6 +41,57 @@ describe('a session that was done on paper or elsewhere', () => {
     expect(audit?.practitioner_id).toBe('colin');
   });
 
+  it('keeps all that the sheet asks: the check of that day, pressures read, colour, heart rate, blood pressures (RUN-10)', async () => {
+    const { api, made: person } = await startAfter(ready);
+    api.clock.nowMs += 3 * DAY_MS;
+    const startedAtMs = api.clock.nowMs - 2 * DAY_MS;
+    const reading = { systolicMmHg: 128, diastolicMmHg: 80 };
+    const [first, ...others] = sets;
+    const view = await api.post<SessionView>('/sessions/entered', {
+      id: newId(),
+      coursePlanId: planOf(person),
+      startedAtMs,
+      sets: [
+        {
+          ...first,
+          read: [{ limb: 'left-thigh', pressureMmHg: 64 }],
+          colourGood: true,
+          heartRates: [{ moment: 'end', beatsPerMinute: 121 }],
+        },
+        ...others,
+      ],
+      jointPain: 1,
+      signs: [],
+      bloodPressures: [{ moment: 'before', reading }],
+      dayCheck: { notWell: [], painNow: 2, bloodPressure: reading },
+    });
+    const state = fold(view.plan, mergeLogs(view.events));
+    expect(state.sets[0]).toMatchObject({ colourGood: true, heartRates: [{ beatsPerMinute: 121 }] });
+    expect(state.sets[1]).toMatchObject({ colourGood: null });
+    expect(state.limbs[0]?.inflations[0]?.steps[0]?.pressureMmHg).toBe(64);
+    expect(state.bloodPressures).toMatchObject([{ moment: 'before', reading }]);
+    expect(view.painBefore).toBe(2);
+    const { facts } = await api.get<ClientRecord>(`/clients/${person.client.id}`);
+    // It is of that day, and stands for no check of today.
+    expect(facts.dayChecks.every(({ atMs }) => atMs !== api.clock.nowMs)).toBe(true);
+  });
+
+  it('holds for today where a check of today, entered with its session, was not well', async () => {
+    const { api, made: person } = await startAfter(ready);
+    api.clock.nowMs += DAY_MS;
+    await api.post('/sessions/entered', {
+      id: newId(),
+      coursePlanId: planOf(person),
+      startedAtMs: api.clock.nowMs - 3_600_000,
+      sets,
+      jointPain: null,
+      signs: [],
+      dayCheck: { notWell: ['fever'], painNow: 0, bloodPressure: null },
+    });
+    const { chain } = await api.get<ClientRecord>(`/clients/${person.client.id}`);
+    expect(chain.find(({ id }) => id === 'screen')?.state).toBe('held');
+  });
+
   it('refuses minutes of a counted set, and nothing at all of one (RUN-10)', async () => {
     const { api, made: person } = await startAfter(ready);
     api.clock.nowMs += DAY_MS;

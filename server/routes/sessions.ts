@@ -102,7 +102,7 @@ export const sessionRoutes = (aheadMs: number) =>
     })
 
     .post('/entered', body(newEnteredSessionSchema), async (c) => {
-      const { id, coursePlanId, ...entered } = c.req.valid('json');
+      const { id, coursePlanId, dayCheck, ...entered } = c.req.valid('json');
       const { em, nowMs, practitioner } = c.var;
       const coursePlan = await em.findOne(coursePlanRecord.entity, { id: coursePlanId });
       if (!coursePlan) throw notFound(msg('This plan'));
@@ -115,6 +115,7 @@ export const sessionRoutes = (aheadMs: number) =>
             id,
             coursePlanId,
             entered,
+            dayCheck,
             planThen: (version) => planOfDay(version, facts, kit, entered.startedAtMs),
           },
           { nowMs, aheadMs, practitionerId: practitioner.id },

@@ -8,6 +8,7 @@ import type { BloodPressureMoment, EventBody, FollowUp, StopReason } from '../ev
 import type { ReviewAnswer } from '../events/values';
 import type { HeartRateMoment } from '../heart-rate-moment';
 import type { HeartRateTrace } from '../heart-rate-trace';
+import type { Output } from '../output';
 import type { SetPlace } from '../places';
 import type { SignId } from '../signs';
 import type { SessionState } from '../state';
@@ -42,6 +43,7 @@ export type Intent =
   | { do: 'correct-load'; loadKg: number; place?: SetPlace }
   | { do: 'lay-heart-rate'; trace: HeartRateTrace }
   | { do: 'note-heart-rate'; moment: HeartRateMoment; beatsPerMinute: number; place?: SetPlace }
+  | { do: 'note-output'; output: Output; place?: SetPlace }
   | { do: 'note-blood-pressure'; moment: BloodPressureMoment; reading: BloodPressure }
   | { do: 'note-adjunct'; what: Adjunct; words: string; girthCm?: number | undefined }
   | { do: 'answer-offer'; accepted: boolean }

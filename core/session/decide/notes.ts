@@ -152,6 +152,15 @@ export function noteHeartRate(
   return at ? decided([{ type: 'heart-rate-noted', ...at, moment, beatsPerMinute }]) : refuse(NO_SET);
 }
 
+/** What the machine shows, of work that has one; the figures of another are refused with words. */
+export function noteOutput({ plan, state }: Situation, { output, place }: Of<'note-output'>): Decision {
+  const at = placeOf(state, place);
+  if (!at) return refuse(NO_SET);
+  if (plan.exercises[at.exerciseIndex]?.mode !== 'aerobic')
+    return refuse(msg('Watts and speed are noted of aerobic work.'));
+  return decided([{ type: 'output-noted', ...at, output }]);
+}
+
 /** Heart rate of the whole session from a file, and with it what minute five and the end ask for (rule RUN-5). */
 export function layHeartRate({ state }: Situation, { trace }: Of<'lay-heart-rate'>): Decision {
   return decided([

@@ -215,6 +215,13 @@ const INTENTS: OfEach = {
       beatsPerMinute: fc.integer({ min: 30, max: 220 }),
     }),
   },
+  'note-output': {
+    weight: 1,
+    arbitrary: fc.record({
+      do: is('note-output'),
+      output: fc.record({ watts: fc.integer({ min: 0, max: 400 }) }),
+    }),
+  },
   'note-blood-pressure': {
     weight: 1,
     arbitrary: fc.record({

@@ -36,6 +36,7 @@ export const setStarted = defineEvent({
       jointPain: null,
       loadKg: lifted === plannedKg(exercise.load) ? null : lifted,
       heartRates: [],
+      output: null,
       colourGood: null,
       endsTakenBack: 0,
     });

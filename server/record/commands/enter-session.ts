@@ -1,7 +1,8 @@
 import { v5 as uuidFrom } from 'uuid';
 import { type Message, msg } from '#core/message';
 import type { Plan } from '#core/plan';
-import { SESSIONS_COUNT_MS } from '#core/record';
+import { holdsOfDayCheck, SESSIONS_COUNT_MS } from '#core/record';
+import type { DayCheckAnswers } from '#core/screening';
 import {
   checkEntered,
   type EnteredSession,
@@ -13,9 +14,11 @@ import {
 import { type AuditNote, writeAudit } from '../../db/audit';
 import type { Prepare } from '../../db/dialect/connection';
 import { refusedField } from '../../problem';
+import { dayCheckRecord } from '../day-check';
 import { versionAt } from '../prescription';
 import { NOTHING_DONE, readHead, sessionRecord, wasRunning } from '../session';
 import { keepRow } from '../write';
+import { raiseHolds } from './raise-holds';
 import { takeEvents } from './take-events';
 
 /** Who writes an entered session's events: no device ran it. */
@@ -26,6 +29,7 @@ type Entry = {
   id: string;
   coursePlanId: string;
   entered: EnteredSession;
+  dayCheck?: DayCheckAnswers | undefined;
   planThen: (version: { id: string; plan: Plan }) => Plan;
 };
 
@@ -37,7 +41,7 @@ type Entry = {
  */
 export function enterSession(
   prepare: Prepare,
-  { id, coursePlanId, entered, planThen }: Entry,
+  { id, coursePlanId, entered, dayCheck, planThen }: Entry,
   by: { nowMs: number; aheadMs: number; practitionerId: string },
 ): string {
   const already = readHead(prepare, id);
@@ -70,14 +74,26 @@ export function enterSession(
   }
   if (Math.max(...events.map(({ atMs }) => atMs)) > by.nowMs)
     throw cannotBe(msg('It would not be over yet.'), msg('Choose when it began; or run it here.'));
+  if (dayCheck) keepCheckOfThen(prepare, version.clientId, { id, atMs: entered.startedAtMs, ...dayCheck });
   keepDone(prepare, { id, version, plan: plan === signed ? null : plan, events }, by);
   const note: AuditNote = {
     action: 'session-entered-later',
     subject: version.clientId,
-    detail: { id, ...entered },
+    detail: { id, ...entered, ...(dayCheck ? { dayCheck } : {}) },
   };
   writeAudit(prepare, note, { practitionerId: by.practitionerId, atMs: by.nowMs });
   return version.clientId;
+}
+
+/** The check of the day it was done on, with the holds it raised then: one of today still holds. */
+function keepCheckOfThen(
+  prepare: Prepare,
+  clientId: string,
+  { id: sessionId, atMs, ...answers }: DayCheckAnswers & { id: string; atMs: number },
+): void {
+  const id = uuidFrom('day-check', sessionId);
+  keepRow(prepare, dayCheckRecord, { id, clientId, atMs, answers, by: null });
+  raiseHolds(prepare, clientId, holdsOfDayCheck(id, answers, [], atMs));
 }
 
 /**

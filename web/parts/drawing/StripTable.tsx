@@ -29,7 +29,15 @@ export function StripTable({ planned, done }: { planned?: Timeline; done?: Timel
                   <td>{t`${translate(LIMB_LABELS[lane.limb])} inflated, ${TENSES[tense]}`}</td>
                   <td>{clock(inflation.fromMs)}</td>
                   <td>{clock(inflation.toMs)}</td>
-                  <td>{inflation.steps.map((step) => pressureWords(step.pressureMmHg)).join(', ')}</td>
+                  <td>
+                    {inflation.steps
+                      .map(({ pressureMmHg }) =>
+                        pressureMmHg === null && inflation.occlusionMmHg !== null
+                          ? t`not read`
+                          : pressureWords(pressureMmHg),
+                      )
+                      .join(', ')}
+                  </td>
                 </tr>
               )),
             ),

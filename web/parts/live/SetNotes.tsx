@@ -11,6 +11,8 @@ import {
   type HeartRateMoment,
   minuteInHand,
   momentWords,
+  outputSchema,
+  outputWords,
   type SessionState,
   type SetRecord,
 } from '#core/session';
@@ -19,7 +21,7 @@ import { useEffortIn } from '../../data/use-effort-in';
 import { translate } from '../../language/translate';
 import { ACTIONS } from '../../state/actions';
 import { Button } from '../base/Button';
-import { FieldError } from '../fields/Field';
+import { Field, FieldError } from '../fields/Field';
 import { NumberInput } from '../fields/NumberInput';
 import { Scale } from '../fields/Scale';
 import { bySchema } from '../forms/by-schema';
@@ -107,6 +109,7 @@ export const SetNotes = memo(function SetNotes({
         </p>
       )}
       {aerobic && <HeartRate set={set} intensity={plan.exercises[set.exerciseIndex]?.intensity} act={act} />}
+      {aerobic && <Machine set={set} act={act} />}
       {ended && (
         <Scale
           label={`${translate(scale.asked)}, ${name}`}
@@ -182,6 +185,47 @@ function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensi
         </span>
       ))}
       {against && <span className="notched w-full py-1">{translate(against)}</span>}
+    </form>
+  );
+}
+
+const OUTPUTS = [
+  { name: 'watts', label: t`Watts`, unit: 'W' },
+  { name: 'kmPerHour', label: t`Speed`, unit: 'km/h' },
+  { name: 'gradientPercent', label: t`Gradient`, unit: '%' },
+] as const;
+
+/** What the machine shows, as it is read in a spell. */
+function Machine({ set, act }: { set: SetRecord; act: Act }) {
+  const { typed, empty, field, send } = useFields(
+    { watts: '', kmPerHour: '', gradientPercent: '' },
+    null,
+    reads((figures) => {
+      const said = Object.fromEntries(
+        Object.entries(figures).flatMap(([name, text]) =>
+          text.trim() === '' ? [] : [[name, toNumber(text)]],
+        ),
+      );
+      return bySchema(outputSchema, said, (path) => path as keyof typeof figures);
+    }),
+  );
+  return (
+    <form
+      className="flex flex-wrap items-end gap-2 text-[15px]"
+      {...send((output) => {
+        act({ do: 'note-output', output });
+        empty();
+      })}
+    >
+      {OUTPUTS.map(({ name, label, unit }) => (
+        <Field key={name} className="w-24" label={label} unit={unit} number="decimal" {...field(name)} />
+      ))}
+      <Button type="submit" disabled={Object.values(typed).every((text) => text.trim() === '')}>
+        {t`Note`}
+      </Button>
+      {set.output && (
+        <span className="figures w-full text-[14px] text-quiet">{translate(outputWords(set.output))}</span>
+      )}
     </form>
   );
 }

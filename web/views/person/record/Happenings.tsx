@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { calledIn } from '#core/plan';
 import { LIMB_NAMES } from '#core/quantity';
 import { bloodPressureWords } from '#core/screening';
-import { BLOOD_PRESSURE_MOMENTS, EVENTS, momentWords, undoable } from '#core/session';
+import { BLOOD_PRESSURE_MOMENTS, EVENTS, momentWords, outputWords, undoable } from '#core/session';
 import type { LiveSession } from '../../../data/live-session';
 import { inSentence, translate } from '../../../language/translate';
 import { clock } from '../../../words/format';
@@ -30,6 +30,9 @@ export function Happenings({ session: { view, log, state } }: { session: LiveSes
         ({ moment, beatsPerMinute }) =>
           t`Heart rate, set ${setIndex + 1}, ${translate(momentWords(moment))}: ${beatsPerMinute}.`,
       ),
+    ),
+    ...state.sets.flatMap(({ setIndex, output }) =>
+      output ? [t`Machine, set ${setIndex + 1}: ${translate(outputWords(output))}.`] : [],
     ),
     ...state.bloodPressures.map(
       ({ moment, reading }) =>

@@ -102,7 +102,7 @@ export function RecordView({ session }: { session: LiveSession }) {
               '; ',
             )}. Done over planned.${state.byClient ? t` Done at home: reported by the person who did it.` : ''}${
             state.enteredAtMs !== null
-              ? t` Entered later, ${dayAndTime(state.enteredAtMs)}: times and pressures are the plan’s.`
+              ? t` Entered later, ${dayAndTime(state.enteredAtMs)}: rests are the plan’s, and what was not read is not known.`
               : ''
           }${view.plan.today ? ` ${translate(lighterWords(view.plan.today))}` : ''}`}
         </p>

@@ -5,13 +5,15 @@ export function Line({
   label,
   value,
   wide = false,
+  narrow = false,
 }: {
   label: string;
   value?: string | undefined;
   wide?: boolean;
+  narrow?: boolean;
 }) {
   return (
-    <p className={`flex items-end gap-2 ${wide ? 'w-full' : 'min-w-56 flex-1'}`}>
+    <p className={`flex items-end gap-2 ${wide ? 'w-full' : `${narrow ? 'min-w-28' : 'min-w-56'} flex-1`}`}>
       <span className="whitespace-nowrap">{label}</span>
       <span className="min-h-7 flex-1 border-b border-ink/60 px-1 font-semibold">{value}</span>
     </p>

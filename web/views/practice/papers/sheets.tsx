@@ -6,10 +6,11 @@ import { exerciseWords, type Plan, targetWords } from '#core/plan';
 import { LIMB_LABELS, LIMB_NAMES, LIMBS } from '#core/quantity';
 import { cuffInForce } from '#core/record';
 import { CONSENT_VERSION, DAY_SIGNS, ITEM_IDS, SCREEN_ITEMS } from '#core/screening';
-import { SIGNS, signIdSchema } from '#core/session';
+import { BLOOD_PRESSURE_MOMENTS, EFFORT_SCALES, SIGNS, signIdSchema } from '#core/session';
 import { translate } from '../../../language/translate';
 import { amountWords } from '../../../parts/plan/PlanSummary';
 import { ConsentWords } from '../../../parts/record/ConsentWords';
+import { paperColumns } from '../../../words/paper-columns';
 import type { PaperForm } from '../../../words/paper-forms';
 import { shareOfMax } from '../../../words/share-of-max';
 import { useUnits } from '../../../words/units';
@@ -142,9 +143,10 @@ function Pressure({ client }: OfPaper) {
 
 const EMPTY_SETS = 4;
 
-function Session({ plan }: OfPaper) {
+function Session({ practice, plan }: OfPaper) {
   const { mass } = useUnits();
-  const heads = [t`Set`, t`Planned`, t`Repetitions`, t`Effort 0–10`, t`mmHg read`, t`Colour good`];
+  const columnsOf = (exercise: Plan['exercises'][number] | null) =>
+    paperColumns(exercise, translate(EFFORT_SCALES[practice.settings.effortIn].asked));
   return (
     <>
       <div className="flex flex-wrap gap-x-4 gap-y-1">
@@ -153,7 +155,12 @@ function Session({ plan }: OfPaper) {
           {t`Well today`} <Boxes of={Object.values(DAY_SIGNS).map(({ ask }) => translate(ask))} />
         </span>
         <Line label={t`Pain now 0–10`} />
-        <Line label={t`Blood pressure, if asked`} />
+      </div>
+      <div className="flex flex-wrap gap-x-4 gap-y-1">
+        <span className="w-full">{t`Blood pressure, if it is taken`}</span>
+        {Object.values(BLOOD_PRESSURE_MOMENTS).map((moment) => (
+          <Line key={translate(moment)} label={translate(moment)} narrow />
+        ))}
       </div>
       {(plan?.exercises ?? [null, null]).map((exercise, place) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
@@ -172,26 +179,18 @@ function Session({ plan }: OfPaper) {
             </p>
           )}
           <EmptyTable
-            heads={heads}
-            rows={
-              exercise
-                ? exercise.sets.map((set, at) => [
-                    String(at + 1),
-                    amountWords(set),
-                    '',
-                    '',
-                    '',
-                    <Boxes key="colour" of={[t`yes`, t`no`]} />,
-                  ])
-                : Array.from({ length: EMPTY_SETS }, (_, at) => [
-                    String(at + 1),
-                    '',
-                    '',
-                    '',
-                    '',
-                    <Boxes key="colour" of={[t`yes`, t`no`]} />,
-                  ])
-            }
+            heads={[
+              t`Set`,
+              t`Planned`,
+              ...columnsOf(exercise).map(({ label, unit }) => (unit ? `${label}, ${unit}` : label)),
+            ]}
+            rows={(exercise?.sets ?? Array.from({ length: EMPTY_SETS }, () => null)).map((set, at) => [
+              String(at + 1),
+              set && amountWords(set),
+              ...columnsOf(exercise).map(
+                ({ is }) => is === 'colour' && <Boxes key={is} of={[t`yes`, t`no`]} />,
+              ),
+            ])}
           />
         </section>
       ))}

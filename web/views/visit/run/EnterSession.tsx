@@ -1,35 +1,40 @@
 import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { format, subMinutes } from 'date-fns';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { v4 as newId } from 'uuid';
-import { type NewEnteredSession, newEnteredSessionSchema } from '#contract/session';
-import { exerciseWords, type Plan, type PlannedSet, plannedAt } from '#core/plan';
-import { pacedReps } from '#core/protocol';
-import { MS_PER_MINUTE, toNumber, toNumberOrNull } from '#core/quantity';
-import type { PlanInForce } from '#core/record';
-import { EFFORT_SCALES, SIGNS, type SignId, signIdSchema } from '#core/session';
+import type { ClientRecord } from '#contract/client';
+import type { NewEnteredSession } from '#contract/session';
+import { exerciseWords, type Plan, plannedAt } from '#core/plan';
+import { daySignsAsked, type PlanInForce } from '#core/record';
+import { BLOOD_PRESSURE_MOMENTS, EFFORT_SCALES, SIGNS, signIdSchema } from '#core/session';
 import { api, read } from '../../../data/api';
+import { serverNow } from '../../../data/clock';
 import { KEYS } from '../../../data/keys';
 import { useEffortIn } from '../../../data/use-effort-in';
-import { inSentence, translate } from '../../../language/translate';
+import { translate } from '../../../language/translate';
 import { DateField } from '../../../parts/fields/DateField';
 import { Field, FieldError } from '../../../parts/fields/Field';
 import { Ticks } from '../../../parts/fields/Ticks';
 import { TimeField } from '../../../parts/fields/TimeField';
-import { bySchema } from '../../../parts/forms/by-schema';
+import { YesNo } from '../../../parts/fields/YesNo';
 import { FormFooter } from '../../../parts/forms/FormFooter';
 import { reads, useFields } from '../../../parts/forms/use-fields';
+import { amountWords } from '../../../parts/plan/PlanSummary';
+import { DayQuestions } from '../../../parts/record/DayQuestions';
+import { paperColumns } from '../../../words/paper-columns';
+import { emptyEntry, PRESSURES, readEntry, type Typed } from './entered-session';
 
 const SIGN_OPTIONS = signIdSchema.options.map((value) => ({ value, label: translate(SIGNS[value].label) }));
 
 /** A session of a plan that was done on paper or elsewhere: its day, its sets, how it was. */
 export function EnterSession({
-  clientId,
+  client,
   inHand,
   plan,
 }: {
-  clientId: string;
+  client: ClientRecord;
   inHand: PlanInForce;
   /** What it asks for today: sets of the signed plan beyond it are left empty. */
   plan: Plan;
@@ -42,7 +47,7 @@ export function EnterSession({
       {open ? (
         <EnterForm
           key={inHand.prescription.id}
-          clientId={clientId}
+          client={client}
           inHand={inHand}
           plan={plan}
           close={() => setOpen(false)}
@@ -56,24 +61,13 @@ export function EnterSession({
   );
 }
 
-/** What a set was to be, in the figure that is typed: repetitions, or minutes. */
-const plannedAmount = ({ work, lastsMs }: PlannedSet): string =>
-  String(pacedReps(work) ?? Math.round((lastsMs / MS_PER_MINUTE) * 100) / 100);
-
-/** A session as it is typed; a set without an amount was not done. */
-type Typed = Record<'day' | 'time' | 'jointPain', string> & {
-  /** How much of each: repetitions, or minutes where it is timed. */
-  sets: { exerciseIndex: number; setIndex: number; amount: string; effort: string }[];
-  signs: SignId[];
-};
-
 function EnterForm({
-  clientId,
+  client,
   inHand: { coursePlan, prescription },
   plan: asked,
   close,
 }: {
-  clientId: string;
+  client: ClientRecord;
   inHand: PlanInForce;
   plan: Plan;
   close: () => void;
@@ -82,68 +76,33 @@ function EnterForm({
   const navigate = useNavigate();
   const { plan } = prescription;
   const scale = EFFORT_SCALES[useEffortIn()];
+  const signs = daySignsAsked(client.facts, client.judgedAtMs);
   const write = useMutation({
     mutationFn: (json: NewEnteredSession) => read(api.sessions.entered.$post({ json })),
     onSuccess: ({ id }) => {
-      void queries.invalidateQueries({ queryKey: KEYS.client(clientId) });
+      void queries.invalidateQueries({ queryKey: KEYS.client(client.id) });
       navigate(`/sessions/${id}`);
     },
   });
+  const [now] = useState(() => new Date(serverNow()));
   const { typed, set, field, problem, send } = useFields<Typed, NewEnteredSession>(
-    {
-      day: '',
-      time: '',
-      jointPain: '',
-      signs: [],
-      sets: plan.exercises.flatMap(({ sets }, exerciseIndex) =>
-        sets.map((_, setIndex) => ({ exerciseIndex, setIndex, amount: '', effort: '' })),
-      ),
-    },
+    emptyEntry(plan, format(now, 'yyyy-MM-dd'), format(subMinutes(now, USUAL_MINUTES), 'HH:mm')),
     write.error,
-    reads(({ day, time, sets, jointPain, signs }) => {
-      const done = sets.map((row, place) => ({ row, place })).filter(({ row }) => row.amount.trim() !== '');
-      const made = {
-        id: newId(),
-        coursePlanId: coursePlan.id,
-        // Without a day or a time it is no moment.
-        startedAtMs: new Date(`${day}T${time}`).getTime(),
-        sets: done.map(({ row: { amount, effort, ...at } }) => {
-          const said = toNumberOrNull(effort);
-          const figure = toNumber(amount);
-          const { work } = plannedAt(plan, at);
-          return {
-            ...at,
-            ...(work.kind === 'timed'
-              ? { reps: null, lastedMs: Math.round(figure * MS_PER_MINUTE) }
-              : { reps: figure, lastedMs: null }),
-            effort: said === null ? null : scale.toEffort(said),
-          };
-        }),
-        jointPain: toNumberOrNull(jointPain),
-        signs,
-      };
-      const reading = bySchema<Typed, NewEnteredSession>(newEnteredSessionSchema, made, (path) => {
-        if (path === 'startedAtMs') return day === '' ? 'day' : 'time';
-        const [, at, name] = /^sets\.(\d+)\.(reps|lastedMs|effort)$/.exec(path) ?? [];
-        const place = done[Number(at)]?.place;
-        if (place === undefined) return path as keyof Typed;
-        return `sets.${place}.${name === 'effort' ? 'effort' : 'amount'}`;
-      });
-      // On another scale the schema's own bounds would be other figures than those that are typed.
-      const offScale = done.filter(({ row: { effort } }) => {
-        const said = toNumberOrNull(effort);
-        return said !== null && !scale.said.includes(said);
-      });
-      if (offScale.length === 0) return reading;
-      const words = t`From ${scale.said[0] ?? 0} to ${scale.said.at(-1) ?? 0}.`;
-      const efforts = Object.fromEntries(offScale.map(({ place }) => [`sets.${place}.effort`, words]));
-      return { wrong: { ...('wrong' in reading ? reading.wrong : {}), ...efforts } };
-    }),
+    reads((entry) =>
+      readEntry(entry, plan, { scale, asked: signs, ids: { id: newId(), coursePlanId: coursePlan.id } }),
+    ),
   );
   const nothingDone = problem('sets');
+  const asPlanned = () => {
+    for (const [place, at] of typed.sets.entries()) {
+      const { sets } = plan.exercises[at.exerciseIndex] ?? { sets: [] };
+      const isAsked = at.setIndex < (asked.exercises[at.exerciseIndex]?.sets.length ?? sets.length);
+      set(`sets.${place}.cells.amount`, isAsked ? amountWords(plannedAt(plan, at)) : '');
+    }
+  };
   return (
     <form
-      className="max-w-3xl space-y-4 border-l-4 border-plum pl-4"
+      className="max-w-4xl space-y-4 border-l-4 border-plum pl-4"
       {...send((session) => write.mutate(session))}
     >
       <h3 className="font-semibold">{t`${translate(coursePlan.name)}, done on paper or elsewhere`}</h3>
@@ -163,49 +122,70 @@ function EnterForm({
           error={problem('time')}
         />
       </div>
+      <details>
+        <summary className="min-h-9 cursor-pointer font-semibold">{t`Well today`}</summary>
+        <DayQuestions signs={signs} well={typed.well} setWell={(well) => set('well', well)} />
+        <Field className="mt-2 w-40" label={t`Pain now 0–10`} number="whole" {...field('painNow')} />
+      </details>
+      <fieldset>
+        <legend className="font-semibold">{t`Blood pressure, if it was taken`}</legend>
+        <div className="flex flex-wrap gap-x-4">
+          {PRESSURES.map((moment) => (
+            <Field
+              key={moment}
+              className="w-36"
+              label={translate(BLOOD_PRESSURE_MOMENTS[moment])}
+              placeholder="124/78"
+              inputMode="text"
+              {...field(`pressures.${moment}`)}
+            />
+          ))}
+        </div>
+      </fieldset>
       {plan.exercises.map((exercise, exerciseIndex) => (
         <fieldset key={`${exercise.exerciseId} ${exercise.limbs.map(({ limb }) => limb).join()}`}>
           <legend className="font-semibold">
             {exerciseIndex + 1}. {translate(exerciseWords(plan, exerciseIndex))}
           </legend>
-          <div className="flex flex-wrap gap-x-4 gap-y-2">
-            {typed.sets.map((row, place) =>
-              row.exerciseIndex !== exerciseIndex ? null : (
-                <div key={row.setIndex} className="flex gap-3">
-                  <Field
-                    className="w-28"
-                    label={t`Set ${row.setIndex + 1}`}
-                    {...(plannedAt(plan, row).work.kind === 'timed'
-                      ? { unit: t`min`, number: 'decimal' as const }
-                      : { unit: t`reps`, number: 'whole' as const })}
-                    {...field(`sets.${place}.amount`, `sets.${place}.reps`)}
-                  />
-                  <Field
-                    className="w-16"
-                    label={inSentence(scale.asked)}
-                    aria-label={t`Effort of set ${row.setIndex + 1}`}
-                    number="whole"
-                    {...field(`sets.${place}.effort`)}
-                  />
-                </div>
-              ),
-            )}
-          </div>
+          {typed.sets.map((row, place) =>
+            row.exerciseIndex !== exerciseIndex ? null : (
+              <div key={row.setIndex} className="flex flex-wrap items-end gap-x-3 border-b border-rule py-1">
+                <span className="figures w-16 pb-2.5">
+                  {row.setIndex + 1}. {amountWords(plannedAt(plan, row))}
+                </span>
+                {paperColumns(exercise, translate(scale.asked)).map((column) =>
+                  column.is === 'colour' ? (
+                    <span key={column.key} className="pb-1">
+                      <YesNo
+                        isShown
+                        question={column.label}
+                        answer={row.colour === '' ? undefined : row.colour === 'good'}
+                        counts="no"
+                        onAnswer={(good) => set(`sets.${place}.colour`, good ? 'good' : 'not')}
+                      />
+                    </span>
+                  ) : (
+                    <Field
+                      key={column.key}
+                      className="w-28"
+                      label={column.label}
+                      aria-label={t`${column.label}, set ${row.setIndex + 1}`}
+                      {...(column.unit === undefined ? {} : { unit: column.unit })}
+                      {...(column.is === 'duration'
+                        ? { inputMode: 'text' as const }
+                        : { number: 'decimal' as const })}
+                      {...field(`sets.${place}.cells.${column.key}`)}
+                    />
+                  ),
+                )}
+              </div>
+            ),
+          )}
         </fieldset>
       ))}
       <p className="text-[14px] text-quiet">
-        {t`A set left empty was not done. Rests and pressures are the plan’s.`}{' '}
-        <button
-          type="button"
-          className="min-h-9 underline underline-offset-4"
-          onClick={() => {
-            for (const [place, at] of typed.sets.entries()) {
-              const { sets } = plan.exercises[at.exerciseIndex] ?? { sets: [] };
-              const isAsked = at.setIndex < (asked.exercises[at.exerciseIndex]?.sets.length ?? sets.length);
-              set(`sets.${place}.amount`, isAsked ? plannedAmount(plannedAt(plan, at)) : '');
-            }
-          }}
-        >
+        {t`A set left empty was not done; a figure left empty is not known. Rests are the plan’s.`}{' '}
+        <button type="button" className="min-h-9 underline underline-offset-4" onClick={asPlanned}>
           {t`All as planned`}
         </button>
       </p>
@@ -217,10 +197,13 @@ function EnterForm({
           label={t`Symptoms`}
           options={SIGN_OPTIONS}
           chosen={typed.signs}
-          onChange={(signs) => set('signs', signs)}
+          onChange={(chosen) => set('signs', chosen)}
         />
       </details>
       <FormFooter send={t`Enter it`} isSending={write.isPending} error={write.error} leave={close} />
     </form>
   );
 }
+
+/** A sheet is usually typed in right after: it began about so long ago. */
+const USUAL_MINUTES = 30;

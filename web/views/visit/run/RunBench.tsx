@@ -199,9 +199,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
           </Link>
         </p>
       )}
-      {inHand && (
-        <EnterSession clientId={client.id} inHand={inHand} plan={shown ?? inHand.prescription.plan} />
-      )}
+      {inHand && <EnterSession client={client} inHand={inHand} plan={shown ?? inHand.prescription.plan} />}
       {inHand && <HomeLinks clientId={client.id} coursePlan={inHand.coursePlan} />}
       <PastSessions client={client} />
     </section>
