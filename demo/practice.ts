@@ -113,7 +113,7 @@ export const CUFFS: Cuff[] = [
     widthCm: 10,
     girthLowCm: 40,
     girthHighCm: 56,
-    howMany: 10,
+    howMany: 12,
   }),
   cuff({
     id: 'thigh-l',
@@ -122,7 +122,7 @@ export const CUFFS: Cuff[] = [
     widthCm: 11.5,
     girthLowCm: 52,
     girthHighCm: 72,
-    howMany: 6,
+    howMany: 12,
   }),
 ];
 

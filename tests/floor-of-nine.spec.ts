@@ -27,6 +27,7 @@ withOwnServer(
       presses += 1;
     }
     await press('Open 8 sessions');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
     await expect(laneOf(page, 8)).toBeVisible();
     expect(presses).toBeLessThanOrEqual(16);
     const eight = await people(page);

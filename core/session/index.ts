@@ -58,7 +58,7 @@ export { type Log, mergeLogs } from './log';
 export { type NextStep, nextStep } from './next-step';
 export { noHarderWords } from './no-harder';
 export { offerAfterSet } from './offer';
-export { type Output, outputSchema, outputWords } from './output';
+export { outputSchema, outputWords } from './output';
 export { nextPlace, type SetPlace } from './places';
 export { type RunsOut, runsOut } from './runs-out';
 export { type SessionRuntime, sessionRuntime } from './runtime';

@@ -194,7 +194,7 @@ function DockedSession({
   return clocks.map(({ limb, pressureMmHg, clockMs, limitMs, leftMs, alarm }) => (
     <li
       key={limb}
-      className={`flex flex-wrap items-center gap-y-1 max-sm:flex-nowrap max-sm:gap-x-1.5 max-sm:py-1 ${compact ? 'gap-x-3 border-b border-rule py-0.5' : 'gap-x-6 py-2'}`}
+      className={`flex flex-wrap items-center gap-y-1 max-sm:flex-nowrap max-sm:gap-x-1.5 max-sm:py-1 ${compact ? 'gap-x-2.5 border-b border-rule py-0.5 sm:flex-nowrap' : 'gap-x-6 py-2'}`}
     >
       <Link
         to={`/sessions/${view.id}`}
@@ -208,12 +208,14 @@ function DockedSession({
           {initialsOf(view.clientName)}, {translate(LIMB_NAMES[limb])}
         </span>
       </Link>
-      <span className="figures text-xl max-sm:text-[15px]">{pressureWords(pressureMmHg)}</span>
-      <span className="figures text-xl max-sm:hidden">
+      <span className={`figures max-sm:text-[15px] ${compact ? 'text-lg' : 'text-xl'}`}>
+        {pressureWords(pressureMmHg)}
+      </span>
+      <span className={`figures max-sm:hidden ${compact ? 'text-lg' : 'text-xl'}`}>
         {clock(clockMs)} <span className={compact ? 'sr-only' : 'text-[14px] text-quiet'}>{t`occluded`}</span>
       </span>
       <span
-        className={`figures text-xl max-sm:text-[17px] ${alarm === 'none' ? '' : 'font-bold text-vermilion'}`}
+        className={`figures max-sm:text-[17px] ${compact ? 'text-lg' : 'text-xl'} ${alarm === 'none' ? '' : 'font-bold text-vermilion'}`}
       >
         {clock(leftMs)}{' '}
         <span className="text-[14px]">
@@ -226,7 +228,7 @@ function DockedSession({
         </strong>
       )}
       <Button
-        className="ml-auto max-sm:px-3"
+        className="ml-auto max-sm:px-3 max-xl:px-3"
         kind={alarm === 'now' ? 'stop' : 'plain'}
         onClick={() => act({ do: 'release', limbs: [limb] })}
       >

@@ -14,6 +14,8 @@ const USUAL_LANE_HEIGHT = 92;
 const LEFT = 96;
 const RIGHT = 16;
 const TOP = 22;
+/** A lane lower than this has no room for two labels over each other: the second is written beneath it. */
+const LOW = 34;
 const MINUTE_MS = 60_000;
 
 /** Between which times a line stands, in minutes, and how wide the longest of them is written, in px. */
@@ -95,18 +97,18 @@ export function OcclusionStrip({
               )}
               {lane(done) && <Blocks lane={lane(done)} x={x} fill="var(--color-plum)" height={laneHeight} />}
               <Sets
-                sets={(done?.sets ?? []).filter((set) => set.limbs.includes(limb))}
+                sets={[
+                  ...(done?.sets ?? []).map((set) => ({ set, solid: true })),
+                  ...(planned?.sets ?? [])
+                    .filter((set) => !isDone(done, set))
+                    .map((set) => ({ set, solid: false })),
+                ].filter(({ set }) => set.limbs.includes(limb))}
                 x={x}
-                solid
                 height={laneHeight}
               />
-              <Sets
-                sets={(planned?.sets ?? []).filter((set) => set.limbs.includes(limb) && !isDone(done, set))}
-                x={x}
-                solid={false}
-                height={laneHeight}
-              />
-              {names.length > 1 && <Names names={names} timeline={planned ?? done} limb={limb} x={x} />}
+              {names.length > 1 && (laneHeight >= LOW || place === 0) && (
+                <Names names={names} timeline={planned ?? done} limb={limb} x={x} />
+              )}
               {known && (
                 <Fence
                   lane={known}
@@ -201,19 +203,20 @@ function LaneFrame({
 }) {
   // In some languages a limb is longer than the room before the strip.
   const lines = limb.length > 12 ? limb.split(' ') : [limb];
+  const isLow = height < LOW;
   const letter = lines.length > 1 && height < 48 ? 13 : 15;
   return (
     <>
       <line x1={LEFT} x2={width - RIGHT} y1={0} y2={0} stroke="var(--color-ink)" strokeDasharray="1 3" />
       <line x1={LEFT} x2={width - RIGHT} y1={height} y2={height} stroke="var(--color-ink)" />
-      <text x={0} y={13} fontSize="13" fill="var(--color-quiet)" className="figures">
+      <text x={0} y={isLow ? height + 17 : 13} fontSize="13" fill="var(--color-quiet)" className="figures">
         {edge}
       </text>
       {lines.map((line, place) => (
         <text
           key={line}
           x={0}
-          y={height - (lines.length - 1 - place) * letter}
+          y={(isLow ? Math.max(13, height) : height) - (lines.length - 1 - place) * letter}
           fontSize={letter}
           fill="var(--color-ink)"
         >
@@ -226,24 +229,23 @@ function LaneFrame({
 
 type ToX = (atMs: number) => number;
 
+/** The sets of a lane: done ones solid, the others as planned; their words never run into each other. */
 function Sets({
   sets,
   x,
-  solid,
   height,
 }: {
-  sets: readonly TimelineSet[];
+  sets: readonly { set: TimelineSet; solid: boolean }[];
   x: ToX;
-  solid: boolean;
   height: number;
 }) {
   const words = wordsWithRoom(
-    sets.map((set) => ({
+    sets.map(({ set, solid }) => ({
       centre: (x(set.fromMs) + x(set.toMs)) / 2,
       words: setWords(set, isShort(set, solid), x(set.toMs) - x(set.fromMs)),
     })),
   );
-  return sets.map((set, place) => {
+  return sets.map(({ set, solid }, place) => {
     const ticks = Array.from({ length: set.reps }, (_, rep) => set.fromMs + rep * repMs(set.tempo)).filter(
       (atMs) => atMs <= set.toMs,
     );
@@ -342,7 +344,7 @@ function Fence({
       )}
       <text
         x={width - RIGHT}
-        y={14 + (belowNames ? 14 : 0)}
+        y={14 + (belowNames && height >= LOW ? 14 : 0)}
         textAnchor="end"
         fontSize="13"
         fill="var(--color-quiet)"

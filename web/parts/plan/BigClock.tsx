@@ -6,6 +6,7 @@ import { LIMB_NAMES } from '#core/quantity';
 import {
   correctedReps,
   findSet,
+  inHand,
   type NextStep,
   nextPlace,
   nextStep,
@@ -43,14 +44,17 @@ export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; st
     <div>
       {set && set.plannedReps === null ? (
         <>
-          <p className="figures text-[min(160px,27vw)] leading-none">
+          <p className="figures text-[max(7.5rem,min(160px,16dvh))] max-sm:text-[27vw] leading-none">
             {countdown(Math.max(0, set.startedAtMs + workMsOfSet(plan, set) - nowMs))}
           </p>
           <p className="text-xl">{t`left of this spell`}</p>
         </>
       ) : set?.plannedReps != null && reps !== null ? (
         <>
-          <p className="figures text-[min(160px,27vw)] leading-none" data-testid="reps">
+          <p
+            className="figures text-[max(7.5rem,min(160px,16dvh))] max-sm:text-[27vw] leading-none"
+            data-testid="reps"
+          >
             {reps}
             <span className="text-5xl text-quiet"> / {set.plannedReps}</span>
           </p>
@@ -63,14 +67,16 @@ export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; st
         </>
       ) : restMs !== null ? (
         <>
-          <p className={`figures text-[min(160px,27vw)] leading-none ${restMs < 0 ? 'text-quiet' : ''}`}>
+          <p
+            className={`figures text-[max(7.5rem,min(160px,16dvh))] max-sm:text-[27vw] leading-none ${restMs < 0 ? 'text-quiet' : ''}`}
+          >
             {restMs > 0 ? countdown(restMs) : `+${clock(-restMs)}`}
           </p>
           <p className="text-xl">{restMs > 0 ? t`rest left` : t`over the rest`}</p>
         </>
       ) : step?.do === 'wait' ? (
         <>
-          <p className="figures text-[min(160px,27vw)] leading-none">
+          <p className="figures text-[max(7.5rem,min(160px,16dvh))] max-sm:text-[27vw] leading-none">
             {countdown(Math.max(0, step.untilMs - nowMs))}
           </p>
           <p className="text-xl">{WAITED_FOR[step.why]}</p>
@@ -89,14 +95,17 @@ function LimitLeft({ plan, state, nowMs }: { plan: Plan; state: SessionState; no
   return out?.what === 'limit' ? (
     <>
       <p
-        className={`figures text-[min(160px,27vw)] leading-none ${out.leftMs <= 0 ? 'text-vermilion' : 'text-quiet'}`}
+        className={`figures text-[max(7.5rem,min(160px,16dvh))] max-sm:text-[27vw] leading-none ${out.leftMs <= 0 ? 'text-vermilion' : 'text-quiet'}`}
       >
         {countdown(Math.max(0, out.leftMs))}
       </p>
       <p className="text-xl">{t`left for the ${translate(LIMB_NAMES[out.limb])}`}</p>
     </>
   ) : (
-    <p aria-hidden="true" className="figures text-[min(160px,27vw)] leading-none text-quiet">
+    <p
+      aria-hidden="true"
+      className="figures text-[max(7.5rem,min(160px,16dvh))] max-sm:text-[27vw] leading-none text-quiet"
+    >
       –
     </p>
   );
@@ -132,11 +141,18 @@ function Phase({
   );
 }
 
+/** The sets of the exercise in hand, and how many follow it: of several exercises all would push the keys out of view. */
 const SetDots = memo(function SetDots({ plan, state }: { plan: Plan; state: SessionState }) {
   const next = openSet(state) || state.stopped ? null : nextPlace(plan, state);
+  const at = inHand(plan, state)?.exerciseIndex ?? 0;
+  const alternates = plan.exercises.some(({ alternates: turns }) => turns === true);
+  const shown = plan.exercises.flatMap((exercise, exerciseIndex) =>
+    alternates || exerciseIndex === at ? [{ exercise, exerciseIndex }] : [],
+  );
+  const later = alternates ? 0 : plan.exercises.slice(at + 1).reduce((sum, { sets }) => sum + sets.length, 0);
   return (
-    <ol className="mt-4 flex flex-wrap gap-2" aria-label={t`Sets`}>
-      {plan.exercises.flatMap((exercise, exerciseIndex) =>
+    <ol className="mt-2 flex flex-wrap items-center gap-2" aria-label={t`Sets`}>
+      {shown.flatMap(({ exercise, exerciseIndex }) =>
         exercise.sets.map((planned, setIndex) => {
           const set = findSet(state, { exerciseIndex, setIndex });
           const ended = set?.endedAtMs != null;
@@ -154,6 +170,7 @@ const SetDots = memo(function SetDots({ plan, state }: { plan: Plan; state: Sess
           );
         }),
       )}
+      {later > 0 && <li className="text-quiet">{t`then ${later} more`}</li>}
     </ol>
   );
 });

@@ -89,7 +89,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
   const after = thenWords(plan, state);
   const exercise = hand?.exercise;
   return (
-    <section className="space-y-4">
+    <section className="space-y-2">
       <header className="flex flex-wrap items-center justify-between gap-x-6">
         <h1
           className={`text-4xl font-semibold max-sm:text-2xl ${words.urgent ? 'text-vermilion' : ''}`}
@@ -136,14 +136,14 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
       )}
       <div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
         {/* What Space does stays in view, however much is to be noted beside it. */}
-        <div className="flex min-w-0 flex-col justify-between gap-3 lg:sticky lg:top-4 lg:min-h-[calc(100dvh-18rem)] lg:self-start">
+        <div className="flex min-w-0 flex-col justify-between gap-3 lg:sticky lg:top-4 lg:self-start">
           {after && <p className="text-xl leading-none text-quiet">{after}</p>}
           <BigClock plan={plan} state={state} />
           <div className="flex flex-wrap gap-3">
             {words.action && (
               <Button
                 kind={words.urgent ? 'stop' : 'main'}
-                className="min-h-20 basis-full text-2xl"
+                className="min-h-20 basis-full text-2xl lg:min-h-16"
                 does="next"
                 onClick={doNext}
               >
