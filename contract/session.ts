@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { msg } from '#core/message';
 import { lighterSchema, type Plan } from '#core/plan';
-import { dayCheckSchema } from '#core/screening';
+import { type DayCheckAnswers, dayCheckSchema } from '#core/screening';
 import { enteredSessionSchema, type SessionEvent, sessionEventSchema } from '#core/session';
 import { overrideReasonSchema } from './prescription';
 
@@ -46,6 +46,8 @@ export type SessionView = {
   idBefore: string | null;
   /** Pain before it, of 10, by the check on the day; null where not said (rule REV-6). */
   painBefore: number | null;
+  /** Sleep and soreness by the same check; null where they were not asked. */
+  readiness: NonNullable<DayCheckAnswers['readiness']> | null;
   plan: Plan;
   events: SessionEvent[];
 };

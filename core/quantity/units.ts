@@ -11,7 +11,8 @@ export type Unit =
   | 'reps'
   | 'mmHg·min'
   | '%LOP·min'
-  | 'kg·reps';
+  | 'kg·reps'
+  | 'effort·min';
 
 export const MS_PER_SECOND = 1_000;
 export const MS_PER_MINUTE = 60_000;

@@ -55,6 +55,13 @@ export const dayCheckSchema = z.object({
   notWell: z.array(daySignSchema),
   painNow: z.number(msg('Give the pain now, 0 to 10.')).int().min(0).max(10),
   bloodPressure: bloodPressureSchema.nullable(),
+  /** How ready they are, where it is asked: hours slept, soreness 0–10. It judges nothing. */
+  readiness: z
+    .object({
+      sleepHours: z.number(msg('Enter the hours.')).min(0).max(24, msg('At most 24 hours.')).optional(),
+      soreness: z.number(msg('Give the soreness, 0 to 10.')).int().min(0).max(10).optional(),
+    })
+    .optional(),
 });
 export type DayCheckAnswers = z.infer<typeof dayCheckSchema>;
 /** One on record; older ones, and those made at home, do not say by which role. */

@@ -24,6 +24,7 @@ import { repsCorrected } from './events/reps-corrected';
 import { restStarted } from './events/rest-started';
 import { reviewAnswered } from './events/review-answered';
 import { sessionFinished } from './events/session-finished';
+import { sessionRated } from './events/session-rated';
 import { sessionStarted } from './events/session-started';
 import { setEnded } from './events/set-ended';
 import { setNoted } from './events/set-noted';
@@ -74,6 +75,7 @@ export const EVENTS = {
   stopped,
   'stop-taken-back': stopTakenBack,
   'session-finished': sessionFinished,
+  'session-rated': sessionRated,
   'review-answered': reviewAnswered,
   'followed-up': followedUp,
   undone,

@@ -25,6 +25,7 @@ const nothingYet = (): SessionState => ({
   heartRate: null,
   bloodPressures: [],
   adjuncts: [],
+  effort: null,
   reviews: [],
   followUp: null,
   stopped: null,

@@ -69,6 +69,7 @@ export {
   type Ports,
 } from './runtime/ports';
 export { readSessionFile, writeSessionFile } from './session-file';
+export { sessionLoad } from './session-load';
 export { settlingWords } from './settling';
 export { isEmergency, SIGNS, type SignId, signIdSchema } from './signs';
 export { stamped, stampedLog } from './stamp';

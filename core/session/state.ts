@@ -86,6 +86,8 @@ export type SessionState = {
   bloodPressures: { atMs: number; moment: BloodPressureMoment; reading: BloodPressure }[];
   /** What was done in the same sitting without a cuff, in its order. */
   adjuncts: { atMs: number; what: Adjunct; words: string; girthCm?: number | undefined }[];
+  /** How hard the whole session was, 0–10; null where it was not asked. */
+  effort: number | null;
   reviews: ReviewAnswer[];
   followUp: FollowUp | null;
   /** `restBefore` is the rest that ran then. */

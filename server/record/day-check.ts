@@ -44,10 +44,10 @@ export const dayCheckFacts = factsOf(dayCheckRecord, {
 /** Whose a session is, and when it was opened. */
 export type Opened = Pick<SessionHead, 'clientId' | 'openedAtMs'>;
 
-/** Pain before a session, of 10, as the last check on the day before it says; null where there was none. */
-export function readPainBefore(prepare: Prepare, { clientId, openedAtMs }: Opened): number | null {
+/** The last check of the day before a session; null where there was none. */
+export function readCheckBefore(prepare: Prepare, { clientId, openedAtMs }: Opened): DayCheckAnswers | null {
   const check = prepare(
     'select answers from day_check where client_id = ? and at_ms <= ? and superseded <> 2 order by at_ms desc limit 1',
   ).get(clientId, openedAtMs) as { answers: string } | undefined;
-  return check ? (JSON.parse(check.answers) as DayCheckAnswers).painNow : null;
+  return check ? (JSON.parse(check.answers) as DayCheckAnswers) : null;
 }

@@ -25,7 +25,7 @@ import { enterSession } from '../record/commands/enter-session';
 import { keepReviewedVersion } from '../record/commands/keep-reviewed-version';
 import { takeEvents } from '../record/commands/take-events';
 import { coursePlanRecord } from '../record/course-plan';
-import { readPainBefore } from '../record/day-check';
+import { readCheckBefore } from '../record/day-check';
 import { readKit } from '../record/kit';
 import { prescriptionRecord } from '../record/prescription';
 import { findRow } from '../record/read';
@@ -165,6 +165,7 @@ function viewText(prepare: Prepare, session: SessionHead): string {
   const { id, clientId, prescriptionId, openedAtMs, lane } = session;
   const client = findRow(prepare, clientRecord, { id: clientId }, ['name']);
   if (!client) throw notFound(msg('This person'));
+  const before = readCheckBefore(prepare, session);
   const head: Omit<SessionView, 'events'> = {
     id,
     clientId,
@@ -173,7 +174,8 @@ function viewText(prepare: Prepare, session: SessionHead): string {
     openedAtMs,
     lane,
     idBefore: readIdBefore(prepare, session),
-    painBefore: readPainBefore(prepare, session),
+    painBefore: before?.painNow ?? null,
+    readiness: before?.readiness ?? null,
     plan: readFrozenPlan(prepare, id),
   };
   return `${JSON.stringify(head).slice(0, -1)},"events":${readLogText(prepare, id)}}`;

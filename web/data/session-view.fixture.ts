@@ -13,6 +13,7 @@ export const testView = (events: SessionEvent[]): SessionView => ({
   lane: 1,
   idBefore: null,
   painBefore: null,
+  readiness: null,
   plan: testPlan().plan,
   events,
 });

@@ -66,6 +66,7 @@ const DECIDERS: {
   'note-output': noteOutput,
   'note-blood-pressure': noteBloodPressure,
   'note-adjunct': noteAdjunct,
+  'rate-session': (_, { effort }) => decided([{ type: 'session-rated', effort }]),
   'answer-offer': answerOffer,
   undo: (_, { eventId }) => decided([{ type: 'undone', eventId }]),
   'take-over': (_, { runner, practitionerId }) =>
@@ -94,6 +95,7 @@ const AFTER_FINISH: readonly Intent['do'][] = [
   'note-output',
   'note-blood-pressure',
   'note-adjunct',
+  'rate-session',
   'undo',
   'answer-review',
   'follow-up',

@@ -46,6 +46,7 @@ export type Intent =
   | { do: 'note-output'; output: Output; place?: SetPlace }
   | { do: 'note-blood-pressure'; moment: BloodPressureMoment; reading: BloodPressure }
   | { do: 'note-adjunct'; what: Adjunct; words: string; girthCm?: number | undefined }
+  | { do: 'rate-session'; effort: number }
   | { do: 'answer-offer'; accepted: boolean }
   | { do: 'undo'; eventId: string }
   | { do: 'take-over'; runner: string; practitionerId: string | null }

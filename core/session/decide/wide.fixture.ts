@@ -237,6 +237,10 @@ const INTENTS: OfEach = {
     weight: 1,
     arbitrary: fc.record({ do: is('note-adjunct'), what: fc.constant('mobility'), words: fc.constant('') }),
   },
+  'rate-session': {
+    weight: 1,
+    arbitrary: fc.record({ do: is('rate-session'), effort: fc.integer({ min: 0, max: 10 }) }),
+  },
   'answer-offer': { weight: 4, arbitrary: fc.record({ do: is('answer-offer'), accepted: fc.boolean() }) },
   undo: { weight: 1, arbitrary: fc.record({ do: is('undo'), eventId: fc.uuid() }) },
   'take-over': {

@@ -3,7 +3,7 @@ import type { PastSession, SessionFact } from '#core/record';
 import { type SessionSummary, summaryOf, withFormer } from '#core/review';
 import { EVENTS, fold, type SessionEvent } from '#core/session';
 import type { Prepare } from '../../db/dialect/connection';
-import { type Opened, readPainBefore } from '../day-check';
+import { type Opened, readCheckBefore } from '../day-check';
 import { findRow } from '../read';
 import { NOTHING_DONE, readFrozenPlan, readUnsummarised, type SessionHead, sessionRecord } from '../session';
 import { readLog } from '../session-event';
@@ -16,7 +16,7 @@ export function readDone(prepare: Prepare, session: Opened & { id: string }) {
   return {
     plan,
     state: fold(plan, readLog(prepare, session.id)),
-    painBefore: readPainBefore(prepare, session),
+    painBefore: readCheckBefore(prepare, session)?.painNow ?? null,
   };
 }
 

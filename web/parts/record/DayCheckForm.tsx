@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewDayCheck } from '#contract/measurements';
+import { toNumberOrNull } from '#core/quantity';
 import { daySignsAsked, needsBloodPressure } from '#core/record';
 import { judgeDayCheck } from '#core/screening';
 import { api, failureWords, read } from '../../data/api';
@@ -10,7 +11,7 @@ import { translate } from '../../language/translate';
 import { ACTIONS } from '../../state/actions';
 import { Button } from '../base/Button';
 import { FindingLine } from '../base/FindingLine';
-import { FieldError } from '../fields/Field';
+import { Field, FieldError } from '../fields/Field';
 import { Scale } from '../fields/Scale';
 import { useAction } from '../keys/use-action';
 import { BloodPressureFields } from './BloodPressureFields';
@@ -28,12 +29,21 @@ export function DayCheckForm({ client, done }: { client: ClientRecord; done?: ()
     read(api.clients[':id']['day-checks'].$post({ param: { id: client.id }, json })),
   );
   const { reading } = readPressure(typed);
+  const [sleep, setSleep] = useState('');
+  const [soreness, setSoreness] = useState<number | null>(null);
+  const sleepHours = toNumberOrNull(sleep);
+  const isSleepWrong = sleepHours !== null && !(sleepHours >= 0 && sleepHours <= 24);
+  const readiness =
+    sleepHours === null && soreness === null
+      ? null
+      : { ...(sleepHours === null ? {} : { sleepHours }), ...(soreness === null ? {} : { soreness }) };
   const answered = signs.every((sign) => well[sign] !== undefined);
-  const complete = answered && painNow !== null && (!asksPressure || reading !== null);
+  const complete = answered && painNow !== null && !isSleepWrong && (!asksPressure || reading !== null);
   const answers: NewDayCheck = {
     notWell: signs.filter((sign) => well[sign] === false),
     painNow: painNow ?? 0,
     bloodPressure: reading,
+    ...(readiness && { readiness }),
   };
   const allWell = () => setWell(Object.fromEntries(signs.map((sign) => [sign, true])));
   const record = async () => {
@@ -51,6 +61,21 @@ export function DayCheckForm({ client, done }: { client: ClientRecord; done?: ()
       {asksPressure && (
         <BloodPressureFields label={t`Blood pressure today`} typed={typed} onChange={setTyped} />
       )}
+      <details>
+        <summary className="min-h-9 cursor-pointer py-1 text-[15px]">{t`Sleep and soreness, optional`}</summary>
+        <div className="space-y-2">
+          <Field
+            className="w-40"
+            label={t`Slept`}
+            unit="h"
+            number="decimal"
+            value={sleep}
+            onChange={(event) => setSleep(event.target.value)}
+            error={isSleepWrong ? t`From 0 to 24 hours.` : undefined}
+          />
+          <Scale label={t`Soreness`} value={soreness} onChange={setSoreness} />
+        </div>
+      </details>
       {complete &&
         judgeDayCheck(answers).map((finding) => (
           <FindingLine key={translate(finding.message)} finding={finding} />

@@ -1,4 +1,5 @@
 import { t } from '@lingui/core/macro';
+import type { SessionView } from '#contract/session';
 import { calledIn } from '#core/plan';
 import { LIMB_NAMES } from '#core/quantity';
 import { bloodPressureWords } from '#core/screening';
@@ -38,6 +39,7 @@ export function Happenings({ session: { view, log, state } }: { session: LiveSes
       ({ moment, reading }) =>
         t`Blood pressure, ${inSentence(BLOOD_PRESSURE_MOMENTS[moment])}: ${bloodPressureWords(reading)} mmHg.`,
     ),
+    ...readinessLines(view.readiness),
     timedByReceipt > 0 &&
       t`A device’s clock was behind: ${timedByReceipt} of ${log.length} events are timed by when the server received them (RUN-9).`,
   ].filter((line) => line !== false);
@@ -53,3 +55,9 @@ export function Happenings({ session: { view, log, state } }: { session: LiveSes
     </section>
   );
 }
+
+/** How the person had slept, and how sore they were, where it was asked. */
+const readinessLines = (readiness: SessionView['readiness']): string[] => [
+  ...(readiness?.sleepHours === undefined ? [] : [t`Slept ${readiness.sleepHours} h before it.`]),
+  ...(readiness?.soreness === undefined ? [] : [t`Soreness before it: ${readiness.soreness} of 10.`]),
+];

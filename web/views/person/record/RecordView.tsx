@@ -19,6 +19,7 @@ import { saveFile } from '../../../data/save-file';
 import { useEffortIn } from '../../../data/use-effort-in';
 import { translate } from '../../../language/translate';
 import { OcclusionStrip } from '../../../parts/drawing/OcclusionStrip';
+import { SessionEffort } from '../../../parts/live/SessionEffort';
 import { AdjunctNotes } from '../../../parts/record/AdjunctNotes';
 import { AdverseEvents } from '../../../parts/record/AdverseEvents';
 import { BloodPressureInWork } from '../../../parts/record/BloodPressureInWork';
@@ -118,6 +119,7 @@ export function RecordView({ session }: { session: LiveSession }) {
         <AdjunctNotes clientId={view.clientId} plan={view.plan} state={state} act={act} />
       </div>
       {state.finishedAtMs !== null && <WayOn clientId={view.clientId} />}
+      <SessionEffort state={state} act={act} />
       <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />
       <table className="w-full max-w-3xl border-t border-ink/40">
         <thead>

@@ -28,6 +28,7 @@ import { useAction } from '../../../parts/keys/use-action';
 import { useEscapeTwice } from '../../../parts/keys/use-escape-twice';
 import { useSpace } from '../../../parts/keys/use-space';
 import { Corrections } from '../../../parts/live/Corrections';
+import { SessionEffort } from '../../../parts/live/SessionEffort';
 import { SetNotes } from '../../../parts/live/SetNotes';
 import { BigClock } from '../../../parts/plan/BigClock';
 import { AdjunctNotes } from '../../../parts/record/AdjunctNotes';
@@ -210,6 +211,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
           )}
           <BloodPressureInWork clientId={view.clientId} plan={plan} state={state} act={act} />
           <AdjunctNotes clientId={view.clientId} plan={plan} state={state} act={act} />
+          {step.do === 'finish' && <SessionEffort state={state} act={act} />}
           <OfferPanel plan={plan} state={state} act={act} />
           <SetNotes plan={plan} state={state} act={act} />
           <LiveForecast plan={plan} state={state} clientId={view.clientId} />
