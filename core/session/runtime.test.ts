@@ -206,6 +206,8 @@ describe('two to four devices, whatever happens to them (architecture, ideas 1 t
             for (const device of devices) for (const { id } of device.kept()) kept.add(id);
           }
           for (const device of devices) device.online(true);
+          // All are back, and each has heard of what the others did.
+          for (const device of devices) device.exchange();
           one(1).act({ do: 'release' });
           for (const device of devices) device.exchange();
           for (const { id } of room.server.log) kept.delete(id);
