@@ -70,6 +70,8 @@ export type AuditAction =
   | 'session-opened-past-guard'
   | 'events-appended'
   | 'session-entered-later'
+  | 'handover-kept'
+  | 'handover-read'
   | 'outcome-kept'
   | 'outcome-withdrawn'
   | 'comparison-begun'

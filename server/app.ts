@@ -35,6 +35,7 @@ import { correctionRoutes } from './routes/corrections';
 import { coursePlanRoutes } from './routes/course-plans';
 import { deviceRoutes } from './routes/devices';
 import { feedRoutes } from './routes/feed';
+import { handoverRoutes } from './routes/handover';
 import { healthRoutes } from './routes/health';
 import { historyRoutes } from './routes/history';
 import { homeRoutes } from './routes/home';
@@ -114,6 +115,7 @@ const apiRoutes = (
     .route('/clients', homeLinkRoutes)
     .route('/home', homeRoutes(aheadMs))
     .route('/sessions', sessionRoutes(aheadMs))
+    .route('/handover', handoverRoutes)
     .route('/feed', feedRoutes)
     .route('/archive', archiveRoutes)
     .route('/calendar', calendarRoutes)

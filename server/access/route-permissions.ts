@@ -65,6 +65,9 @@ export const ROUTE_ASKS: Readonly<Record<string, Asks>> = {
   'GET /practice/responders': 'see',
   'GET /practice-attempts': 'practise',
   'POST /practice-attempts': 'practise',
+  'GET /handover': 'see',
+  'POST /handover': 'record',
+  'POST /handover/:id/read': 'record',
   'GET /session-attempts': 'practise',
   'POST /session-attempts': 'practise',
 

@@ -14,6 +14,7 @@ import { erasedRecord } from './erased';
 import { erasedSessionRecord } from './erased-session';
 import { exerciseRecord } from './exercise';
 import { fitRecord } from './fit';
+import { dayNoteRecord, handoverRecord } from './handover';
 import { heavyWorkRecord } from './heavy-work';
 import { holdRecord } from './hold';
 import { homeLinkRecord } from './home-link';
@@ -76,6 +77,8 @@ export const RECORDS = [
   outcomeRecord,
   comparisonRecord,
   adverseEventRecord,
+  handoverRecord,
+  dayNoteRecord,
   reportRecord,
   holdRecord,
   retractionRecord,

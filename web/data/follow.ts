@@ -57,6 +57,9 @@ function hear(queries: QueryClient, message: FeedMessage): void {
       if (known && known.asOf < asOf) void queries.invalidateQueries({ queryKey: KEYS.client(line.id) });
       break;
     }
+    case 'handover':
+      void queries.invalidateQueries({ queryKey: KEYS.handover });
+      break;
     case 'practice':
       // A demonstration's clock may have been moved on.
       void learnClock();

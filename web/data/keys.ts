@@ -8,6 +8,7 @@ export const KEYS = {
   roster: ['roster'],
   people: (search: string, page: number) => ['roster', search, page],
   today: ['roster', 'today'],
+  handover: ['handover'],
   client: (id: string) => ['client', id],
   lastReviews: (id: string) => ['client', id, 'last-review'],
   lastReview: (id: string, coursePlanId: string) => ['client', id, 'last-review', coursePlanId],

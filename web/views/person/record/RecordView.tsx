@@ -24,6 +24,7 @@ import { AdjunctNotes } from '../../../parts/record/AdjunctNotes';
 import { AdverseEvents } from '../../../parts/record/AdverseEvents';
 import { BloodPressureInWork } from '../../../parts/record/BloodPressureInWork';
 import { FollowUpForm } from '../../../parts/record/FollowUpForm';
+import { LeaveNote } from '../../../parts/record/HandoverNotes';
 import { NextTime } from '../../../parts/review/NextTime';
 import { clock, dayAndTime, plain } from '../../../words/format';
 import { shareOfMax } from '../../../words/share-of-max';
@@ -120,6 +121,9 @@ export function RecordView({ session }: { session: LiveSession }) {
       </div>
       {state.finishedAtMs !== null && <WayOn clientId={view.clientId} />}
       <SessionEffort state={state} act={act} />
+      <div className="max-w-xl print:hidden">
+        <LeaveNote clientId={view.clientId} label={t`For the next shift`} />
+      </div>
       <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />
       <table className="w-full max-w-3xl border-t border-ink/40">
         <thead>

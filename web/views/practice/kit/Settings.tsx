@@ -128,7 +128,6 @@ function OnPaper({
         className="w-80"
         label={t`Address for phones`}
         type="url"
-        placeholder={window.location.origin}
         hint={t`In the codes on paper and at home; empty: as this page was opened.`}
         {...field('publicAddress')}
       />

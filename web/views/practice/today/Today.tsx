@@ -10,6 +10,7 @@ import { inSentence, translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { LongList } from '../../../parts/base/LongList';
 import { SearchField } from '../../../parts/fields/SearchField';
+import { HandoverNotes, LeaveNote } from '../../../parts/record/HandoverNotes';
 import { dayAndTime } from '../../../words/format';
 import { DemoClock } from './DemoClock';
 
@@ -54,6 +55,9 @@ export function Today() {
       </div>
       {search && total === 0 && <p className="mt-4">{t`No name or story begins so. Try fewer letters.`}</p>}
       {people && <Emergencies people={people} />}
+      <div className="mt-4">
+        <HandoverNotes />
+      </div>
       {!isRead || !people ? (
         // What is beneath comes with the list: nothing moves once it is there.
         <p className="mt-4 text-quiet">{t`Reading who is on the list…`}</p>
@@ -82,6 +86,9 @@ export function Today() {
               {people.length === 0 ? t`Add the first` : t`Add a person`}
             </Link>
           </p>
+          <div className="mt-6 max-w-xl">
+            <LeaveNote clientId={null} label={t`For the next shift, of the day`} />
+          </div>
           <DemoClock />
           <p className="mt-10 max-w-prose text-[14px] text-quiet">
             {t`Nervato is decision support. Follow local policy and licensed practice; the person in front of you comes first.`}

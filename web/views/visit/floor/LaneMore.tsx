@@ -10,6 +10,7 @@ import { Button } from '../../../parts/base/Button';
 import { Picker } from '../../../parts/fields/Picker';
 import { Corrections } from '../../../parts/live/Corrections';
 import { SetNotes } from '../../../parts/live/SetNotes';
+import { HandoverNotes, LeaveNote } from '../../../parts/record/HandoverNotes';
 
 /** What is noted late or corrected of one lane, and who runs it, without leaving the floor. */
 export function LaneMore({
@@ -47,6 +48,8 @@ export function LaneMore({
               <Corrections plan={plan} state={state} log={log} act={act} />
             </>
           )}
+          <HandoverNotes clientId={view.clientId} />
+          <LeaveNote clientId={view.clientId} label={t`For the next shift`} />
           <Runner session={session} act={act} />
         </Popover.Content>
       </Popover.Portal>

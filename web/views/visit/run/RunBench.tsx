@@ -40,6 +40,7 @@ import { planSearch, usePlanInHand } from '../../../parts/plan/use-plan-in-hand'
 import { ConsentForm } from '../../../parts/record/ConsentForm';
 import { DayCheckForm } from '../../../parts/record/DayCheckForm';
 import { FollowUpForm } from '../../../parts/record/FollowUpForm';
+import { HandoverNotes } from '../../../parts/record/HandoverNotes';
 import { LastReview } from '../../../parts/review/LastReview';
 import { dayAndTime } from '../../../words/format';
 import { AsLastTime, CourseToday, MovesToday } from './CourseToday';
@@ -117,6 +118,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
       {practice && plans.length > 0 && (
         <PlanLines client={client} practice={practice} plans={plans} inHand={inHand} choose={choose} />
       )}
+      <HandoverNotes clientId={client.id} />
       {/* What must be done first comes first. */}
       {first.map((link) => (
         <FirstDo key={link.id} clientId={client.id} link={link.id}>
