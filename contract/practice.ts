@@ -13,7 +13,6 @@ import { RULES } from '#core/rules';
 import { stricterSchema } from '#core/screening';
 import { EFFORT_IN } from '#core/session';
 import { DATE_ORDER_IDS } from '#core/table';
-
 import { whyNotReachable } from './reachable';
 
 export const roleSchema = z.enum(ROLES);

@@ -1,7 +1,7 @@
 import { guardFindings, hardFindings } from '../findings/finding';
 import { type Message, msg } from '../message/message';
 import type { Plan } from '../plan/plan';
-import type { DaySign } from '../screening/day-check';
+import type { DayCheckAnswers, DaySign } from '../screening/day-check';
 import { sessionToAskAbout } from './day-after';
 import type { ClientFacts, KitInUse } from './facts';
 import { dayCheckInForce, daySignsAsked, needsBloodPressure } from './in-force';
@@ -17,7 +17,8 @@ export type GroupOpening =
   | { can: 'open'; inHand: PlanInForce; plan: Plan; asks: readonly DaySign[] | 'nothing' }
   | { can: 'not'; why: Message; link: LinkId };
 
-const WELL_TODAY = { notWell: [], painNow: 0, bloodPressure: null };
+/** What the one answer says, as a check of the day. */
+export const WELL_TODAY: DayCheckAnswers = { notWell: [], painNow: 0, bloodPressure: null };
 
 /**
  * What a person's next session needs before it opens with others (rules START-1, SCR-3, RUN-6). Nothing that asks for a decision, a reason or

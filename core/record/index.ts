@@ -37,7 +37,7 @@ export {
   type SessionFact,
   VERSIONS_COUNT_MS,
 } from './facts';
-export { type GroupOpening, groupOpening } from './group-opening';
+export { type GroupOpening, groupOpening, WELL_TODAY } from './group-opening';
 export { type HeavyShare, heavyShare } from './heavy-share';
 export {
   type Hold,

@@ -9,7 +9,7 @@ import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 import { consentEndsMs } from '../screening/consent';
-import { blockAsItStands } from './block-in-force';
+import { type BlockStanding, blockAsItStands } from './block-in-force';
 import { sessionToAskAbout } from './day-after';
 import { type ClientFacts, exerciseLabel } from './facts';
 import { pressureInForce, shelfLifeInForce } from './in-force';
@@ -48,19 +48,16 @@ export function personsWeek(facts: ClientFacts, nowMs: number): PersonsWeek {
   const since = last ?? newest(plans.map(({ prescription }) => ({ atMs: prescription.atMs })));
   const days = since ? Math.floor((nowMs - since.atMs) / MS_PER_DAY) : 0;
   const awayDays = plans.length > 0 && days >= AWAY_DAYS ? days : null;
-  const away: Need[] =
-    awayDays === null && !(last && days >= AWAY_DAYS && days < STOPPED_DAYS)
-      ? []
-      : [
-          {
-            inDays: -days,
-            words: last
-              ? msg('Not here for {awayDays} days.', { awayDays: days })
-              : msg('Signed {awayDays} days ago, and not begun.', { awayDays: days }),
-          },
-        ];
-  const four = adherenceOf(facts, plans, nowMs);
-  if (!last || days >= STOPPED_DAYS) return { needs: away, awayDays, adherence: four, coming: [] };
+  const hasStopped = !last || days >= STOPPED_DAYS;
+  // Who has stopped coming without a plan is asked after no more.
+  const isAskedAfter = awayDays !== null || (!hasStopped && days >= AWAY_DAYS);
+  const awayWords = last
+    ? msg('Not here for {awayDays} days.', { awayDays: days })
+    : msg('Signed {awayDays} days ago, and not begun.', { awayDays: days });
+  const away: Need[] = isAskedAfter ? [{ inDays: -days, words: awayWords }] : [];
+  const standing = blockAsItStands(facts, nowMs);
+  const adherence = adherenceOf(facts, standing, plans, nowMs);
+  if (hasStopped) return { needs: away, awayDays, adherence, coming: [] };
   const ask = sessionToAskAbout(facts, nowMs);
   const measure = testsDueLine(facts, nowMs);
   const needs = [
@@ -80,8 +77,8 @@ export function personsWeek(facts: ClientFacts, nowMs: number): PersonsWeek {
   return {
     needs: needs.sort((a, b) => a.inDays - b.inDays),
     awayDays,
-    adherence: four,
-    coming: comingInBlock(facts, nowMs),
+    adherence,
+    coming: standing ? comingInBlock(standing) : [],
   };
 }
 
@@ -147,8 +144,12 @@ function screeningDue({ screenings }: ClientFacts): Due[] {
 }
 
 /** By the block where one runs, else by the days that the plans in force are for. */
-function adherenceOf(facts: ClientFacts, plans: readonly PlanInForce[], nowMs: number): Adherence | null {
-  const standing = blockAsItStands(facts, nowMs);
+function adherenceOf(
+  facts: ClientFacts,
+  standing: BlockStanding | null,
+  plans: readonly PlanInForce[],
+  nowMs: number,
+): Adherence | null {
   if (standing) {
     const back = standing.entries.filter(
       ({ day, state }) => state !== 'to-come' && day > standing.today - BACK_DAYS && day <= standing.today,
@@ -181,14 +182,10 @@ function plannedOn(occasion: Occasion, from: Day, to: Day): number {
   return days.filter((day) => occasion.weekdays.includes(weekdayOf(day))).length;
 }
 
-function comingInBlock(facts: ClientFacts, nowMs: number): PersonsWeek['coming'] {
-  const standing = blockAsItStands(facts, nowMs);
-  if (!standing) return [];
-  const { entries, today, block } = standing;
-  return entries
+const comingInBlock = ({ entries, today, block }: BlockStanding): PersonsWeek['coming'] =>
+  entries
     .filter(({ day, state }) => state === 'to-come' && day < today + AHEAD_DAYS)
     .map(({ day }) => ({ inDays: day - today, atTime: block.wish.atTime }));
-}
 
 /** How many sessions each hour of the coming days has. @example ['17:30', '17:45'] on one day //=> { inDays, hour: 17, sessions: 2 } */
 export function loadByHour(

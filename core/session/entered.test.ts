@@ -6,6 +6,7 @@ import { composeSession } from '../plan/compose';
 import { doseOf } from '../plan/dose';
 import { testBasis, testExercise, testPlan, testSession } from '../plan/plan.fixture';
 import { summaryOf } from '../review/summary';
+import { strappedPlan } from './decide/wide.fixture';
 import {
   checkEntered,
   type EnteredSession,
@@ -115,29 +116,12 @@ describe('a session entered later (RUN-5)', () => {
   });
 
   it('moves a strap to the mark it was worn at, and back, however many steps (TIGHT)', () => {
-    const basis = testBasis({
-      tightness: [{ limb: 'left-thigh', atMs: 0, strapId: 'strap', strapLabel: 'Strap', mark: 6, felt: 7 }],
-    });
-    const strapped = composeSession(
-      {
-        goal: 'size',
-        schoolId: 'research-consensus',
-        exercises: [
-          testExercise(
-            { exerciseId: 'leg-press', protocolId: 'quick-pair' },
-            {
-              load: { kind: 'unweighed', with: 'body weight' },
-              limbs: [{ kind: 'by-feel', limb: 'left-thigh', strapId: 'strap' }],
-            },
-          ),
-        ],
-      },
-      basis,
-    ).plan;
     const worn = (mark: number) => ({ marks: [{ limb: 'left-thigh' as const, mark }] });
     const at = (...marks: number[]) =>
-      folded({ ...whole, sets: marks.map((mark, place) => ({ ...set(place, 15), ...worn(mark) })) }, strapped)
-        .marksMoved['left-thigh'] ?? 0;
+      folded(
+        { ...whole, sets: marks.map((mark, place) => ({ ...set(place, 15), ...worn(mark) })) },
+        strappedPlan,
+      ).marksMoved['left-thigh'] ?? 0;
     expect(at(6)).toBe(0);
     expect(at(4)).toBe(-2);
     expect(at(4, 7)).toBe(1);

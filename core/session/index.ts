@@ -40,6 +40,7 @@ export {
   reviewChangeSchema,
 } from './events/values';
 export { fold, undoable } from './fold';
+export { freeLane } from './free-lane';
 export { whyNotFromHome } from './from-home';
 export { type HeartRateFile, type HeartRateSample, lay, type Placement, placements } from './heart-rate';
 export { type HeartRateMoment, minuteInHand, momentWords } from './heart-rate-moment';

@@ -5,6 +5,7 @@ import type { SessionLine } from '#core/outcomes';
 import { type Plan, readPlan } from '#core/plan';
 import { SESSIONS_COUNT_MS, type SessionFact } from '#core/record';
 import type { SessionSummary } from '#core/review';
+import { freeLane } from '#core/session';
 import type { Prepare } from '../db/dialect/connection';
 import { AS_WRITTEN, jsonAt, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, superseded } from './define';
@@ -152,13 +153,9 @@ export const readOpenHeads = (prepare: Prepare): SessionHead[] =>
     `select ${HEAD} from session where finished_at_ms is null order by opened_at_ms`,
   ).all() as SessionHead[];
 
-/** The lowest lane that no open session has: a finished one leaves its lane empty until the next session begins (rule RUN-9). */
-export function freeLane(prepare: Prepare): number {
-  const taken = new Set(readOpenHeads(prepare).map(({ lane }) => lane));
-  let lane = 1;
-  while (taken.has(lane)) lane += 1;
-  return lane;
-}
+/** The lane of the next session that begins. */
+export const nextLane = (prepare: Prepare): number =>
+  freeLane(new Set(readOpenHeads(prepare).map(({ lane }) => lane)));
 
 /** A session kept no plan of its own where it froze the prescription's as it was signed. */
 export const AS_SIGNED = 'null';

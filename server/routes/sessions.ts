@@ -30,8 +30,8 @@ import { readKit } from '../record/kit';
 import { prescriptionRecord } from '../record/prescription';
 import { findRow } from '../record/read';
 import {
-  freeLane,
   NOTHING_DONE,
+  nextLane,
   readFrozenPlan,
   readHead,
   readIdBefore,
@@ -81,7 +81,7 @@ export const sessionRoutes = (aheadMs: number) =>
           summary: NOTHING_DONE,
           finishedAtMs: null,
           logLine: null,
-          lane: freeLane(prepare),
+          lane: nextLane(prepare),
         });
         const note: AuditNote = {
           action: guards.length > 0 ? 'session-opened-past-guard' : 'session-opened',

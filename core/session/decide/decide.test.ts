@@ -18,7 +18,7 @@ import { inflatedLimbs, openInflation, openSet, type SessionState } from '../sta
 import { decide } from './decide';
 import type { Decision, Effect, Hands, House, Intent } from './intent';
 import { dueEvents } from './owed';
-import { anyIntent, anyPlan, stampAll, wideBasis } from './wide.fixture';
+import { anyIntent, anyPlan, stampAll, strappedPlan, wideBasis } from './wide.fixture';
 
 const START_MS = 1_800_000_000_000;
 const HOUSE: House = {
@@ -385,24 +385,8 @@ describe('what the keys do', () => {
   });
 
   it('moves a strap by its mark, tighter only before a set', () => {
-    const strapped = composeSession(
-      {
-        goal: 'size',
-        schoolId: 'research-consensus',
-        exercises: [
-          testExercise(
-            { exerciseId: 'leg-press', protocolId: 'quick-pair' },
-            {
-              load: { kind: 'unweighed', with: 'body weight' },
-              limbs: [{ kind: 'by-feel', limb: 'left-thigh', strapId: 'strap' }],
-            },
-          ),
-        ],
-      },
-      wideBasis,
-    ).plan;
     const mark = (...keys: Intent['do'][]) => {
-      const target = inHand(strapped, run(strapped, press('next', ...keys)).state)?.limbs[0];
+      const target = inHand(strappedPlan, run(strappedPlan, press('next', ...keys)).state)?.limbs[0];
       return target?.kind === 'by-feel' ? target.mark : null;
     };
     expect([mark(), mark('loosen'), mark('raise'), mark('raise', 'raise'), mark('next', 'raise')]).toEqual([
@@ -411,10 +395,10 @@ describe('what the keys do', () => {
     expect(mark('next', 'loosen')).toBe(5);
     const answer: Intent = { do: 'answer-offer', accepted: true };
     const short = [...press('next', 'next', 'next'), { intent: answer, waitMs: 1_000 }];
-    const { state } = run(strapped, short);
+    const { state } = run(strappedPlan, short);
     expect(englishOf(state.offers)).toMatchObject([
       { offer: { kind: 'loosen-mark', byMarks: 1 }, accepted: true },
     ]);
-    expect(englishOf(inHand(strapped, state)?.limbs)).toMatchObject([{ kind: 'by-feel', mark: 5 }]);
+    expect(englishOf(inHand(strappedPlan, state)?.limbs)).toMatchObject([{ kind: 'by-feel', mark: 5 }]);
   });
 });

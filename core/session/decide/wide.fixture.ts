@@ -116,6 +116,21 @@ export const anyPlan: fc.Arbitrary<Plan> = fc
       composeSession({ goal: 'size', schoolId: 'research-consensus', exercises }, wideBasis).plan,
   );
 
+/** A leg press under the strap alone, at mark 6. */
+export const strappedPlan: Plan = composeSession(
+  {
+    goal: 'size',
+    schoolId: 'research-consensus',
+    exercises: [
+      testExercise(
+        { exerciseId: 'leg-press', protocolId: 'quick-pair' },
+        { load: bodyWeight, limbs: [{ kind: 'by-feel', limb: 'left-thigh', strapId: 'strap' }] },
+      ),
+    ],
+  },
+  wideBasis,
+).plan;
+
 const limb = fc.constantFrom<Limb>('left-thigh', 'right-thigh');
 const optional = { requiredKeys: ['do'] as ['do'] };
 const place = fc.record({

@@ -39,10 +39,11 @@ export function FloorView() {
   const [isGrouping, openGroup] = useState(false);
   const [openedId, openMoreOf] = useState<string | null>(null);
   const list = useRef<HTMLOListElement>(null);
-  const lanes = lanesOf(sessions);
-  const running = lanes.flatMap(({ number, session }) =>
-    session ? [{ number, session, attention: attentionOf(session.plan, session.state, nowMs) }] : [],
-  );
+  const lanes = lanesOf(sessions).map(({ number, session }) => ({
+    number,
+    running: session && { number, session, attention: attentionOf(session.plan, session.state, nowMs) },
+  }));
+  const running = lanes.flatMap((lane) => lane.running ?? []);
   const below = useBelow(list, lanes.length);
   const byId = (id: string | null) => sessions.find((session) => session.id === id);
   const inHand = byId(takenId);
@@ -65,7 +66,7 @@ export function FloorView() {
   useAction(
     'lane',
     (figure) => {
-      const id = lanes[figure - 1]?.session?.id;
+      const id = lanes[figure - 1]?.running?.session.id;
       if (!id) return;
       take(id);
       show(figure);
@@ -125,15 +126,15 @@ export function FloorView() {
         </p>
       ) : (
         <ol ref={list} className="border-t border-ink/40" aria-label={t`Lanes`}>
-          {lanes.map(({ number, session }) =>
-            session === null ? (
-              <EmptyLane key={number} number={number} />
-            ) : (
+          {lanes.map(({ number, running: lane }) => {
+            if (!lane) return <EmptyLane key={number} number={number} />;
+            const { session, attention } = lane;
+            return (
               <FloorLane
                 key={number}
                 number={number}
                 session={session}
-                need={attentionOf(session.plan, session.state, nowMs).need}
+                need={attention.need}
                 nowMs={nowMs}
                 isInHand={session === inHand}
                 act={(intent) => doIn(queries, session, intent)}
@@ -143,8 +144,8 @@ export function FloorView() {
                   open: (isOpen) => openMoreOf(isOpen ? session.id : null),
                 }}
               />
-            ),
-          )}
+            );
+          })}
         </ol>
       )}
       <BelowLine below={running.filter(({ number }) => below.has(number))} nowMs={nowMs} show={show} />

@@ -1,11 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { useQueries, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord, ClientSummary } from '#contract/client';
 import { shortOf } from '#core/plan';
-import { type GroupOpening, groupOpening, standingOf } from '#core/record';
+import { type GroupOpening, groupOpening, standingOf, WELL_TODAY } from '#core/record';
 import { DAY_SIGNS, type DaySign } from '#core/screening';
 import { openSession } from '../../../act/runtime';
 import { api, failureWords, read } from '../../../data/api';
@@ -37,16 +37,20 @@ function Group({ close }: { close: () => void }) {
   const here = people.filter(({ id }) => !running.some(({ clientId }) => clientId === id));
   const isReady = (person: ClientSummary) => ['ready', 'later'].includes(standingOf(person).standing);
   const ready = here.filter(isReady);
-  const records = useQueries({ queries: ready.map(({ id }) => clientQuery(id)) });
+  const records = useQueries({ queries: ready.map(({ id }) => clientQuery(id)), combine: thatAreRead });
+  // Each plan is worked out again for today: once for a record, and not with every answer.
+  const lines = useMemo(
+    () =>
+      practice === undefined
+        ? []
+        : records.map((record) => ({ record, opening: groupOpening(record, practice, serverNow()) })),
+    [records, practice],
+  );
   // In the order in which they answered.
   const [well, setWell] = useState<readonly string[]>([]);
   const [failures, setFailures] = useState<ReadonlyMap<string, string>>(new Map());
   const [isOpening, setOpening] = useState(false);
   if (!practice) return null;
-  const nowMs = serverNow();
-  const lines = records.flatMap(({ data }) =>
-    data ? [{ record: data, opening: groupOpening(data, practice, nowMs) }] : [],
-  );
   const asked = askedOfAll(lines.map(({ opening }) => opening));
   const plansOf = (ids: readonly string[]) =>
     lines.flatMap(({ record, opening }) =>
@@ -138,6 +142,9 @@ function Group({ close }: { close: () => void }) {
   );
 }
 
+const thatAreRead = (answers: readonly { data: ClientRecord | undefined }[]): ClientRecord[] =>
+  answers.flatMap(({ data }) => data ?? []);
+
 type CanOpen = Extract<GroupOpening, { can: 'open' }>;
 
 /** What everyone who can be opened is asked. */
@@ -203,9 +210,4 @@ function Others({ people }: { people: readonly ClientSummary[] }) {
 }
 
 const sayWell = (id: ClientRecord['id']) =>
-  read(
-    api.clients[':id']['day-checks'].$post({
-      param: { id },
-      json: { notWell: [], painNow: 0, bloodPressure: null },
-    }),
-  );
+  read(api.clients[':id']['day-checks'].$post({ param: { id }, json: WELL_TODAY }));

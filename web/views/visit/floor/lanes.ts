@@ -1,3 +1,4 @@
+import { freeLane } from '#core/session';
 import type { LiveSession } from '../../../data/live-session';
 
 /** A lane of the floor by its number, which is its key; without a session while it waits for the next one. */
@@ -15,11 +16,7 @@ export function lanesOf(sessions: readonly LiveSession[]): Lane[] {
     if (lane === null || byNumber.has(lane)) waiting.push(session);
     else byNumber.set(lane, session);
   }
-  for (const session of waiting) {
-    let free = 1;
-    while (byNumber.has(free)) free += 1;
-    byNumber.set(free, session);
-  }
+  for (const session of waiting) byNumber.set(freeLane(byNumber), session);
   const last = Math.max(0, ...byNumber.keys());
   return Array.from({ length: last }, (_, place) => ({
     number: place + 1,

@@ -2,10 +2,11 @@ import { t } from '@lingui/core/macro';
 import { type NewEnteredSession, newEnteredSessionSchema } from '#contract/session';
 import { type Plan, plannedAt } from '#core/plan';
 import { MS_PER_MINUTE, toNumber, toNumberOrNull } from '#core/quantity';
-import { type BloodPressure, bloodPressureSchema, type DaySign } from '#core/screening';
+import type { BloodPressure, DaySign } from '#core/screening';
 import type { EffortScale, SignId } from '#core/session';
 import { bySchema } from '../../../parts/forms/by-schema';
 import type { Reading } from '../../../parts/forms/use-fields';
+import { readPressure } from '../../../parts/record/typed-pressure';
 import { type PaperColumn, paperColumns } from '../../../words/paper-columns';
 
 /** When a blood pressure was taken, in the order of the sheet. */
@@ -51,11 +52,7 @@ export function durationMs(typed: string): number {
 export function bloodPressureOf(typed: string): BloodPressure | null | 'wrong' {
   if (typed.trim() === '') return null;
   const [upper = '', lower = ''] = typed.split(/[/\s]+/).filter(Boolean);
-  const parsed = bloodPressureSchema.safeParse({
-    systolicMmHg: toNumber(upper),
-    diastolicMmHg: toNumber(lower),
-  });
-  return parsed.success ? parsed.data : 'wrong';
+  return readPressure({ upper, lower }).reading ?? 'wrong';
 }
 
 type Row = Typed['sets'][number];
