@@ -11,6 +11,9 @@ rmSync(`${ROOT}test-results`, { recursive: true, force: true });
 const readReport = (file) =>
   existsSync(`${ROOT}${file}`) ? JSON.parse(readFileSync(`${ROOT}${file}`, 'utf8')) : null;
 
+/** The tests of a suite of the report, and of the suites in it. */
+const specsOf = ({ specs, suites = [] }) => [...specs, ...suites.flatMap(specsOf)];
+
 /**
  * What is done one after the other; what is in one row is done side by side, since none of it keeps two cores busy. A step
  * without a count of its own is one test. A step that fails without a failed test counts as one, too. What needs a step that
@@ -29,7 +32,17 @@ const STEPS = [
       command: ['vitest', 'run'],
       count: () => {
         const report = readReport('test-results/vitest.json');
-        return report && { passed: report.numPassedTests, failed: report.numFailedTests };
+        return (
+          report && {
+            passed: report.numPassedTests,
+            failed: report.numFailedTests,
+            names: report.testResults.flatMap(({ name, assertionResults }) =>
+              assertionResults
+                .filter(({ status }) => status === 'failed')
+                .map(({ fullName }) => `${name.replace(ROOT, '')}: ${fullName}`),
+            ),
+          }
+        );
       },
     },
   ],
@@ -39,8 +52,16 @@ const STEPS = [
       needs: 'Build',
       command: ['playwright', 'test'],
       count: () => {
-        const stats = readReport('test-results/playwright.json')?.stats;
-        return stats && { passed: stats.expected + stats.flaky, failed: stats.unexpected };
+        const report = readReport('test-results/playwright.json');
+        return (
+          report && {
+            passed: report.stats.expected + report.stats.flaky,
+            failed: report.stats.unexpected,
+            names: report.suites
+              .flatMap(specsOf)
+              .flatMap(({ file, title, ok }) => (ok ? [] : `${file}: ${title}`)),
+          }
+        );
       },
     },
   ],
@@ -67,6 +88,7 @@ function run({ name, command, count }, isAlone) {
         name,
         passed: counted.passed,
         failed,
+        names: failed === 0 ? [] : counted.names?.length ? counted.names : [name],
         seconds: Math.round((performance.now() - began) / 1_000),
       });
     });
@@ -81,6 +103,8 @@ for (const beside of STEPS) {
   results.push(...(await Promise.all(able.map((step) => run(step, able.length === 1)))));
 }
 const sum = (what) => results.reduce((total, result) => total + result[what], 0);
+// What failed is said last, where a long log is read first.
+for (const name of results.flatMap(({ names }) => names)) console.log(`FAILED ${name}`);
 console.log(`\n${results.map(({ name, seconds }) => `${name} ${seconds} s`).join(', ')}`);
 console.log(`${sum('passed')} passed, ${sum('failed')} failed`);
 process.exit(sum('failed') > 0 ? 1 : 0);

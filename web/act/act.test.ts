@@ -5,6 +5,7 @@ import type { Limb } from '#core/quantity';
 import type { Intent, SessionEvent } from '#core/session';
 import { logOf, SESSION_ID, START_MS, WHOLE_SESSION } from '#core/session/session.fixture';
 import { inEnglish } from '#language/render';
+import { until } from '../../tests/until';
 import { testView } from '../data/session-view.fixture';
 import type { PressureSource } from '../devices/pressure-source';
 
@@ -66,7 +67,7 @@ async function page(known: number, ...pumps: Pump[]) {
     actAndNotify: (intent: Intent, about?: string) => actAndNotify(queries, view, intent, about),
     notices: () => notices.get().map(({ words }) => words),
     posted: async () => {
-      await vi.waitFor(() => expect(posted).not.toEqual([]));
+      await until(() => expect(posted).not.toEqual([]));
       return posted;
     },
   };

@@ -4,6 +4,7 @@ import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { testPlan } from '#core/plan/plan.fixture';
 import type { SessionEvent } from '#core/session';
 import { foldAll as fold, logOf, SESSION_ID, START_MS, WHOLE_SESSION } from '#core/session/session.fixture';
+import { until } from '../../tests/until';
 import { testView } from '../data/session-view.fixture';
 
 const { plan } = testPlan();
@@ -48,7 +49,7 @@ async function openTab() {
   };
 }
 
-const sent = (count: number) => vi.waitFor(() => expect(posted.length).toBeGreaterThanOrEqual(count));
+const sent = (count: number) => until(() => expect(posted.length).toBeGreaterThanOrEqual(count));
 
 // Set one is under way, and the pace ends it 85 s after the start.
 it('records what the clock owes at the time of the pace, not of the look', async () => {
@@ -95,7 +96,7 @@ it('keeps what happens without a network, shows it at once, and sends it whole l
   expect(tab.remembered(SESSION_ID).map(({ type }) => type)).toEqual(['set-ended', 'rest-started']);
   const fresh = await openTab();
   expect(fresh.remembered(SESSION_ID)).toEqual([]);
-  await vi.waitFor(async () => expect(await fresh.unsentEvents()).toHaveLength(2));
+  await until(async () => expect(await fresh.unsentEvents()).toHaveLength(2));
   online = true;
   await fresh.sendOutbox();
   expect(posted.map(({ type }) => type).sort()).toEqual(['rest-started', 'set-ended']);

@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, expect, it, vi } from 'vitest';
+import { until } from '../../tests/until';
 
 const KEY = btoa('0123456789abcdef0123456789abcdef');
 let isReached = true;
@@ -22,7 +23,7 @@ async function readOnce(path: string) {
   const { fetchKept } = await import('./kept-records');
   await (await import('./sealed')).takeKey('ines', KEY);
   await fetchKept(path);
-  await vi.waitFor(async () => {
+  await until(async () => {
     isReached = false;
     expect((await fetchKept(path)).ok).toBe(true);
   });

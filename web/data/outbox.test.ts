@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { logOf, WHOLE_SESSION } from '#core/session/session.fixture';
+import { until } from '../../tests/until';
 
 const LOG = logOf(WHOLE_SESSION);
 const posted: string[][] = [];
@@ -60,7 +61,7 @@ it('tries again by itself while the server is away', async () => {
   expect(await outbox.unsentEvents()).toHaveLength(2);
   answer = () => Response.json({ accepted: [] });
   await vi.advanceTimersByTimeAsync(2_000);
-  await vi.waitFor(async () => expect(await outbox.unsentEvents()).toEqual([]));
+  await until(async () => expect(await outbox.unsentEvents()).toEqual([]));
 });
 
 const other = LOG.map((event) => ({
