@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { reachedSchema } from '#core/aerobic';
 import {
   coursePlanChoiceSchema,
   coursePlanStateSchema,
@@ -240,6 +241,7 @@ export const ARCHIVE_ROWS = {
   outcome: z.strictObject({
     ...ofClient,
     ...takenSchema.shape,
+    reached: reachedSchema.nullable().default(null),
     value: figure,
     practitionerId: id,
     withdrawn: text.nullable(),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Reached } from '#core/aerobic';
 import { msg } from '#core/message';
 import {
   type Comparison,
@@ -31,7 +32,8 @@ export const withdrawalSchema = z.object({
 });
 
 /** A measure as it is on record; `withdrawn` says why it does not count, null where it does. */
-export type OutcomeOnRecord = Taken & {
+export type OutcomeOnRecord = Omit<Taken, 'reached'> & {
+  reached: Reached | null;
   id: string;
   atMs: number;
   value: number;

@@ -57,7 +57,7 @@ export {
 } from './surveillance';
 export { swellingChanges } from './swelling';
 export { newestPair, symmetry } from './symmetry';
-export { checkTaken, measuredWords, type Taken, takenSchema, valueTaken } from './taken';
+export { checkTaken, isSameFollowed, measuredWords, type Taken, takenSchema, valueTaken } from './taken';
 export { MOMENT_WORDS } from './test-calendar';
 export { verdict } from './verdict';
 export { chanceWords, changeFigure, differenceWords, verdictWords } from './verdict-words';

@@ -52,6 +52,8 @@ export const measureSchema = z
     setting: z
       .union([z.string().trim().min(1).max(40, msg('At most 40 letters.')), messageSchema])
       .optional(),
+    /** What machine and heart show at its end, noted beside the figure (chapter 6). */
+    reads: z.array(z.enum(['watts', 'speed', 'heart-rate'])).optional(),
     /** Asked in the person's own words on a screen handed over. */
     isAsked: z.literal(true).optional(),
     /** No longer offered; what was taken by it stays and is judged. */

@@ -193,6 +193,7 @@ export const STANDARD = {
     decimals: 1,
     error: { kind: 'percent', value: 3 },
     setting: msg('Protocol'),
+    reads: ['watts', 'speed', 'heart-rate'],
   },
   'time-to-exhaustion': {
     label: msg('Time to exhaustion'),
@@ -207,6 +208,7 @@ export const STANDARD = {
     decimals: 0,
     error: { kind: 'percent', value: 8 },
     setting: msg('Workload'),
+    reads: ['watts', 'speed', 'heart-rate'],
   },
   'heart-rate-at-workload': {
     label: msg('Heart rate at a fixed workload'),
@@ -221,6 +223,7 @@ export const STANDARD = {
     decimals: 0,
     error: { kind: 'absolute', value: 3 },
     setting: msg('Workload'),
+    reads: ['watts', 'speed'],
   },
   'pain-24-h': {
     ...outOfTen,

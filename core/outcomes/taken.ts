@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { reachedSchema } from '../aerobic/fitness';
 import { list, type Message, msg } from '../message/message';
 import { LIMB_NAMES, limbSchema } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
@@ -18,12 +19,14 @@ export const takenSchema = z.object({
   setting: z.string().trim().max(80, msg('At most 80 letters.')),
   /** Why it may say less than it should: "to form failure", "pain-limited"; empty where nothing is. */
   note: z.string().trim().max(200, msg('At most 200 letters.')),
+  /** What machine and heart showed at its end; not there where nothing was read. */
+  reached: reachedSchema.optional(),
 });
 export type Taken = z.infer<typeof takenSchema>;
 
 /** What keeps an entry from being right (rule OUT-1), in words, by its field; none where it is. @example a girth of 5 cm //=> [{ field: 'repeats', … }] */
 export function checkTaken(
-  { limb, repeats, setting }: Taken,
+  { limb, repeats, setting, reached }: Taken,
   measure: Measure,
 ): { field: keyof Taken; message: Message }[] {
   const limbs = limbsFor(measure);
@@ -54,6 +57,16 @@ export function checkTaken(
             }),
           },
         ]),
+    ...(reached && !measure.reads
+      ? [
+          {
+            field: 'reached' as const,
+            message: msg('{measure} is taken without watts, speed and heart rate.', {
+              measure: measure.label,
+            }),
+          },
+        ]
+      : []),
     ...(measure.setting !== undefined && setting === ''
       ? [
           {

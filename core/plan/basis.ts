@@ -1,4 +1,6 @@
 import type { Role } from '../access/permissions';
+import type { AerobicEstimate } from '../aerobic/estimate';
+import type { Fitness } from '../aerobic/fitness';
 import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
 import type { TargetLoad } from '../load/target-load';
@@ -57,6 +59,8 @@ export type Basis = {
   resting: BloodPressure | null;
   /** Kinds of limb that begin with one alone, as the blood pressure is watched (rule RUN-8). */
   oneLimbFirst: readonly LimbKind[];
+  /** What a share of VO2max is worked out by (chapter 6). */
+  fitness: Fitness;
   /** Sessions really done before. */
   done: readonly SessionDone[];
 };
@@ -79,4 +83,6 @@ export type Resolved = {
   test: ServingTest | null;
   kit: WeightKit | null;
   load: TargetLoad;
+  /** What its intensity is on the machine and the heart; empty where it has none, or nothing is known. */
+  estimate: AerobicEstimate;
 };

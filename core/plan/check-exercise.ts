@@ -28,7 +28,7 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
     ...checkSides(one),
     ...checkPassive(one, passive),
     ...checkCycles(one),
-    ...checkIntensity(one.choice.intensity),
+    ...checkIntensity(one, basis),
     ...checkResistance(one, basis),
     ...checkProtocolChoices(one),
   ];

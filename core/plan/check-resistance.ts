@@ -4,7 +4,6 @@ import { EQUIPMENT_KITS, resistanceText } from '../load/weight-kit';
 import { mass, msg } from '../message/message';
 import { EQUIPMENT_NAMES } from '../protocol/equipment-words';
 import { isWeighed } from '../protocol/exercise';
-import type { Intensity } from '../protocol/intensity';
 import { SIDE_NAMES } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
@@ -153,13 +152,24 @@ function checkKit({ choice, exercise, kit }: Resolved, basis: Basis): Finding[] 
 }
 
 /** Aerobic work under a cuff is light: above half of VO2max it is said (rule PRO). */
-export function checkIntensity(intensity: Intensity | undefined): Finding[] {
-  if (intensity?.by !== 'vo2max' || intensity.percent < MOST_PERCENT_VO2MAX) return [];
+export function checkIntensity(
+  { choice: { intensity }, estimate }: Pick<Resolved, 'choice' | 'estimate'>,
+  { fitness }: Pick<Basis, 'fitness'>,
+): Finding[] {
+  const common = { rule: 'PRO', level: 'note', subject: 'intensity' } as const;
+  if (intensity?.by === 'vo2max' && !fitness.vo2max)
+    return [
+      {
+        ...common,
+        message: msg('A share of VO2max, and no VO2max is on record: the machine cannot be set by it.'),
+        remedy: msg('Record a test in Outcomes, or go by watts, speed or talking pace.'),
+      },
+    ];
+  const percent = intensity?.by === 'vo2max' ? intensity.percent : (estimate.percentVo2max?.value ?? 0);
+  if (percent < MOST_PERCENT_VO2MAX) return [];
   return [
     {
-      rule: 'PRO',
-      level: 'note',
-      subject: 'intensity',
+      ...common,
       message: msg(
         'Aerobic work under a cuff is done below {mOST_PERCENT_VO2MAX} % of VO2max, or at talking pace.',
         { mOST_PERCENT_VO2MAX: MOST_PERCENT_VO2MAX },

@@ -1,3 +1,5 @@
+import { type AerobicEstimate, estimateOf } from '../aerobic/estimate';
+import { paceWords } from '../aerobic/estimate-words';
 import type { Cuff } from '../cuff/cuff';
 import { countedAs } from '../cuff/mark-words';
 import type { Finding } from '../findings/finding';
@@ -11,7 +13,6 @@ import { primingMarks, primingPressures } from '../pressure/priming';
 import { targetPressure, UPRIGHT_ADDS_MMHG } from '../pressure/target-pressure';
 import { PROTOCOLS } from '../protocol/data/protocols';
 import type { Rung } from '../protocol/exercise';
-import { intensityWords } from '../protocol/intensity';
 import { workMsOf } from '../protocol/set-work';
 import { TEMPOS } from '../protocol/tempo';
 import { type Limb, limbKind, uprightness } from '../quantity/limb';
@@ -153,6 +154,9 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
       msg('Fit another first.'),
     );
   });
+  const estimate = choice.intensity
+    ? estimateOf({ ergometry: exercise.ergometry, intensity: choice.intensity }, basis.fitness)
+    : {};
   const { load } = choice;
   if (load.kind === 'unweighed') {
     return {
@@ -164,6 +168,7 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
       test: null,
       kit: null,
       load: withoutKilograms(load.with, basis.weightKits),
+      estimate,
     };
   }
   const test = basis.strengthTests.find(({ id }) => id === load.strengthTestId);
@@ -184,7 +189,7 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
   }
   const serving = serve(test, sideOf(choice.limbs.map(({ limb }) => limb)));
   const target = targetLoad(serving.oneRepMax.value, load.percentOneRepMax, kit);
-  return { choice, exercise, limbs, unmeasured, straps, test: serving, kit, load: target };
+  return { choice, exercise, limbs, unmeasured, straps, test: serving, kit, load: target, estimate };
 }
 
 /** The cuff a pressure is used with: the one that is worn now, if it is as wide as the one it was measured with (FIT-3). */
@@ -205,6 +210,7 @@ function plannedExercise({
   straps,
   test,
   load,
+  estimate,
 }: Resolved): PlannedExercise {
   const protocol = PROTOCOLS[choice.protocolId];
   return {
@@ -218,7 +224,7 @@ function plannedExercise({
       ...unmeasured.map((limb) => arbitraryTarget(limb, choice)),
       ...straps.map((strap) => strapTarget(strap, choice)),
     ],
-    load: plannedLoad(choice, test, load),
+    load: plannedLoad(choice, test, load, estimate),
     protocolId: choice.protocolId,
     protocolLabel: protocol.label,
     sets: choice.sets.map(({ work, restMs, release, ofTarget }) => ({
@@ -229,6 +235,7 @@ function plannedExercise({
       ...atShare(ofTarget),
     })),
     ...(choice.intensity ? { intensity: choice.intensity } : {}),
+    ...(Object.keys(estimate).length > 0 ? { estimate } : {}),
     ...(choice.primed && choice.priming ? { priming: choice.priming } : {}),
     reinflateLeadMs: protocol.reinflateLeadMs,
     tempoId: choice.tempoId,
@@ -242,10 +249,15 @@ function plannedLoad(
   { load: choice, intensity }: ExerciseChoice,
   test: ServingTest | null,
   made: TargetLoad,
+  estimate: AerobicEstimate,
 ): PlannedLoad {
   if (choice.kind !== 'weighed' || !test || made.truePercent === null) {
     const resists = choice.kind === 'unweighed' ? { with: choice.with } : {};
-    return { kind: 'unweighed', recipe: intensity ? intensityWords(intensity) : made.recipe, ...resists };
+    return {
+      kind: 'unweighed',
+      recipe: intensity ? paceWords(intensity, estimate) : made.recipe,
+      ...resists,
+    };
   }
   return {
     kind: 'weighed',

@@ -1,14 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
 import { inEnglish } from '#language/render';
-import {
-  heartRateWords,
-  INTENSITIES,
-  type Intensity,
-  intensitySchema,
-  intensityWords,
-} from '../protocol/intensity';
-import { checkIntensity } from './check-resistance';
+import { type Fitness, NO_FITNESS } from '../aerobic/fitness';
+import { heartRateWords } from '../aerobic/zone';
+import { msg } from '../message/message';
+import { INTENSITIES, type Intensity, intensitySchema, intensityWords } from '../protocol/intensity';
 import { setsOf } from './choices';
 import { choicesOf } from './choices-of';
 import { composeSession } from './compose';
@@ -18,7 +14,13 @@ import { testBasis, testExercise } from './plan.fixture';
 import { planChanges } from './plan-changes';
 import { isPlan } from './versions/plan-schema';
 
-const cycling = (intensity?: Intensity) =>
+const FIT: Fitness = {
+  ...NO_FITNESS,
+  vo2max: { mlPerKgMin: 44.5, reached: null, age: msg('today') },
+  massKg: 75,
+};
+
+const cycling = (intensity?: Intensity, fitness: Fitness = NO_FITNESS) =>
   composeSession(
     {
       goal: 'aerobic',
@@ -34,7 +36,7 @@ const cycling = (intensity?: Intensity) =>
         ),
       ],
     },
-    testBasis(),
+    testBasis({ fitness }),
   );
 
 describe('how hard aerobic work is', () => {
@@ -72,11 +74,24 @@ describe('how hard aerobic work is', () => {
   });
 
   it('is questioned from half of VO2max on, and only there', () => {
-    const found = (percent: number) => checkIntensity({ by: 'vo2max', percent }).length;
-    expect([found(49), found(50), found(70)]).toEqual([0, 1, 1]);
-    expect(englishOf(cycling({ by: 'vo2max', percent: 55 }).findings)).toContainEqual(
-      expect.objectContaining({ rule: 'PRO', level: 'note', subject: 'intensity' }),
-    );
+    const found = (intensity: Intensity) =>
+      cycling(intensity, FIT).findings.filter(({ subject }) => subject === 'intensity');
+    const share = (percent: number) => found({ by: 'vo2max', percent }).length;
+    expect([share(49), share(50), share(70)]).toEqual([0, 1, 1]);
+    // 10.8 × 105 ÷ 75 + 7 = 22.12 ml/kg/min of 44.5: 50 %.
+    expect([found({ by: 'watts', watts: 100 }).length, found({ by: 'watts', watts: 105 }).length]).toEqual([
+      0, 1,
+    ]);
+    expect(found({ by: 'vo2max', percent: 70 })).toMatchObject([{ rule: 'PRO', level: 'note' }]);
+  });
+
+  it('says what a share of VO2max is on the bike, and asks for a test where none is on record', () => {
+    const { plan } = cycling({ by: 'vo2max', percent: 40 }, FIT);
+    expect(englishOf(plan.exercises[0]?.load)).toMatchObject({ recipe: '40 % of VO2max, about 75 W' });
+    expect(isPlan(plan)).toBe(true);
+    expect(
+      englishOf(cycling({ by: 'vo2max', percent: 40 }).findings.map(({ message }) => message)),
+    ).toContain('A share of VO2max, and no VO2max is on record: the machine cannot be set by it.');
   });
 
   it('says each in its own unit, and begins each with something that may be asked', () => {
@@ -91,13 +106,13 @@ describe('how hard aerobic work is', () => {
   });
 
   it('holds a heart rate against its zone', () => {
-    const zone: Intensity = { by: 'heart-rate', lowPerMinute: 100, highPerMinute: 120 };
+    const zone = { lowPerMinute: 100, highPerMinute: 120 };
     expect(englishOf([99, 100, 120, 121].map((rate) => heartRateWords(zone, rate)))).toEqual([
       '99 is below the 100–120 of the plan.',
       null,
       null,
       '121 is above the 100–120 of the plan: ease off.',
     ]);
-    expect(heartRateWords({ by: 'talking' }, 190)).toBeNull();
+    expect(heartRateWords(null, 190)).toBeNull();
   });
 });

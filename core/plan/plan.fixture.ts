@@ -1,3 +1,4 @@
+import { NO_FITNESS } from '../aerobic/fitness';
 import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
@@ -93,6 +94,7 @@ export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   prescriber: 'clinician',
   resting: null,
   oneLimbFirst: [],
+  fitness: NO_FITNESS,
   // Twelve weeks of tolerated training, so that the ramp is over.
   done: trainedWeeks(12),
   ...changes,

@@ -1,3 +1,4 @@
+import type { AerobicEstimate } from '../aerobic/estimate';
 import { list, type Text } from '../message/message';
 import type { Priming } from '../pressure/priming';
 import type { PlannedAdjunct } from '../protocol/adjunct';
@@ -36,6 +37,8 @@ export type PlannedExercise = {
   sets: PlannedSet[];
   /** How hard aerobic work is, where it was said; the load says it in words. */
   intensity?: Intensity | undefined;
+  /** What that was on the machine and the heart, by the tests on record when it was composed. */
+  estimate?: AerobicEstimate | undefined;
   /** How it is primed, where that is not as usual (rule PRS-6). */
   priming?: Priming | undefined;
   reinflateLeadMs: number;

@@ -72,18 +72,3 @@ export function intensityWords(intensity: Intensity): Message {
       return msg('{percent} % of VO2max', { percent: intensity.percent });
   }
 }
-
-/**
- * What a heart rate says against the zone of the plan; null where it is within, or the plan has none.
- * @example heartRateWords({ by: 'heart-rate', lowPerMinute: 100, highPerMinute: 120 }, 131) //=> '131 is above the 100–120 of the plan: ease off.'
- */
-export function heartRateWords(intensity: Intensity | undefined, beatsPerMinute: number): Message | null {
-  if (intensity?.by !== 'heart-rate') return null;
-  const { lowPerMinute, highPerMinute } = intensity;
-  const values = { beatsPerMinute, lowPerMinute, highPerMinute };
-  if (beatsPerMinute > highPerMinute)
-    return msg('{beatsPerMinute} is above the {lowPerMinute}–{highPerMinute} of the plan: ease off.', values);
-  if (beatsPerMinute < lowPerMinute)
-    return msg('{beatsPerMinute} is below the {lowPerMinute}–{highPerMinute} of the plan.', values);
-  return null;
-}

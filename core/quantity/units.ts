@@ -12,7 +12,11 @@ export type Unit =
   | 'mmHg·min'
   | '%LOP·min'
   | 'kg·reps'
-  | 'effort·min';
+  | 'effort·min'
+  | 'W'
+  | 'km/h'
+  | '/min'
+  | '%VO2max';
 
 export const MS_PER_SECOND = 1_000;
 export const MS_PER_MINUTE = 60_000;

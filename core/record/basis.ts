@@ -8,6 +8,7 @@ import { LIMBS, type Limb, type LimbKind, limbKind, limbKindSchema } from '../qu
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords } from './age-words';
 import type { ClientFacts, KitInUse } from './facts';
+import { fitnessInForce } from './fitness-in-force';
 import {
   limitsInForce,
   proceduresInForce,
@@ -40,6 +41,7 @@ export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, now
   arbitraryUpToMmHg: facts.arbitraryUpToMmHg,
   resting: restingPressureInForce(facts, nowMs) ?? null,
   oneLimbFirst: oneLimbFirst(facts, nowMs),
+  fitness: fitnessInForce(facts, nowMs),
   done: sessionsDone(facts),
 });
 

@@ -1,4 +1,5 @@
 import type { Role } from '../access/permissions';
+import type { Reached } from '../aerobic/fitness';
 import type { Block } from '../course/block';
 import type { CoursePlan } from '../course/course-plan';
 import type { RungCheck, RungSessions } from '../course/ladder';
@@ -64,6 +65,22 @@ export type SessionFact = {
 /** One measure, limb and setting that is followed, and when it was last taken. */
 export type FollowedFact = { measureId: MeasureId; limb: Limb | null; setting: string; atMs: number };
 
+/** Measures that say how fit a person is (chapter 6). */
+export const FITNESS_MEASURES = [
+  'vo2max',
+  'body-mass',
+  'resting-heart-rate',
+  'heart-rate-at-workload',
+] as const satisfies readonly MeasureId[];
+
+/** The newest value of such a measure, whatever its setting, with what machine and heart showed. */
+export type FitnessFact = {
+  measureId: (typeof FITNESS_MEASURES)[number];
+  atMs: number;
+  value: number;
+  reached: Reached | null;
+};
+
 /** A comparison in one person that was not ended. */
 export type ComparisonFact = { id: string; atMs: number; design: Comparison };
 
@@ -103,6 +120,8 @@ export type ClientFacts = {
   ownMeasures: MeasureBook;
   /** Measures that are followed, each with when it was last taken (rule OUT-4). */
   followed: FollowedFact[];
+  /** The newest of the tests that say how fit they are (chapter 6). */
+  fitness: FitnessFact[];
   /** Comparisons with the cuff against without, the newest first. */
   comparisons: ComparisonFact[];
   screenings: Screening[];

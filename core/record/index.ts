@@ -31,12 +31,15 @@ export {
   type ClientFacts,
   type ComparisonFact,
   exerciseLabel,
+  FITNESS_MEASURES,
+  type FitnessFact,
   type FollowedFact,
   type PrescriptionFact,
   SESSIONS_COUNT_MS,
   type SessionFact,
   VERSIONS_COUNT_MS,
 } from './facts';
+export { fitnessInForce } from './fitness-in-force';
 export { type GroupOpening, groupOpening, WELL_TODAY } from './group-opening';
 export { type HeavyShare, heavyShare } from './heavy-share';
 export {

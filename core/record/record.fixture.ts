@@ -62,6 +62,7 @@ export const strangerFacts: ClientFacts = {
   ownMeasures: {},
   comparisons: [],
   followed: [],
+  fitness: [],
   screenings: [],
   conditions: [],
   clearances: [],

@@ -7,11 +7,34 @@ export const protocolRules = {
     level: 'note',
     source: HOUSE,
     by: 'plan/check-session.ts checkSession',
-    figures: { mostPerMuscle: 3, mostPercentVo2max: 50 },
-    words: ({ mostPerMuscle, mostPercentVo2max }) =>
+    figures: {
+      mostPerMuscle: 3,
+      mostPercentVo2max: 50,
+      /** Oxygen cost in ml/kg/min: at rest, per W/kg, and per m/min on the level and of climb. */
+      oxygen: {
+        cyclingUnloaded: 7,
+        cyclingPerWattPerKg: 10.8,
+        atRest: 3.5,
+        walking: { level: 0.1, climb: 1.8 },
+        running: { level: 0.2, climb: 0.9 },
+      },
+      /** Working assumptions: a zone reaches this far either way, in points of VO2max; above this speed a person runs. */
+      zonePoints: 5,
+      mostWalkingKmPerHour: 6,
+    },
+    words: ({ mostPerMuscle, mostPercentVo2max, oxygen, zonePoints }) =>
       msg(
-        'At most {mostPerMuscle} exercises per limb and muscle, plus one functional; compound before isolated, larger before smaller. A pair may share an inflation if the limits of continuous occlusion hold. Every scheme is an editable copy. Aerobic work stays below {mostPercentVo2max} % of VO2max, or at talking pace.',
-        { mostPerMuscle, mostPercentVo2max },
+        'At most {mostPerMuscle} exercises per limb and muscle, plus one functional; compound before isolated, larger before smaller. A pair may share an inflation if the limits of continuous occlusion hold. Every scheme is an editable copy. Aerobic work stays below {mostPercentVo2max} % of VO2max, or at talking pace. Oxygen cost, ml/kg/min: cycling {perWatt} × W/kg + {unloaded}; walking {level} v + {climb} v·g + {atRest}, v in m/min. A zone of heart rate is {zonePoints} points of VO2max either way, on a straight line from rest to the test.',
+        {
+          mostPerMuscle,
+          mostPercentVo2max,
+          perWatt: oxygen.cyclingPerWattPerKg,
+          unloaded: oxygen.cyclingUnloaded,
+          level: oxygen.walking.level,
+          climb: oxygen.walking.climb,
+          atRest: oxygen.atRest,
+          zonePoints,
+        },
       ),
   }),
   'PRO-1': rule({

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { outputSchema } from '../aerobic/output';
 import { type Message, msg } from '../message/message';
 import { compile } from '../plan/compile';
 import type { Plan } from '../plan/plan';
@@ -19,7 +20,6 @@ import {
   setPlace,
 } from './events/values';
 import { heartRateMomentSchema } from './heart-rate-moment';
-import { outputSchema } from './output';
 import { signIdSchema } from './signs';
 
 /** One set of a session that was done on paper or elsewhere: its repetitions, or how long it lasted where it is timed. */

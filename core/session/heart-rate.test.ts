@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { inEnglish } from '#language/render';
 import { decide } from './decide/decide';
-import { type HeartRateFile, lay, momentsIn, placements, traceAt } from './heart-rate';
+import { type HeartRateFile, lay, momentsIn, placements, traceAt, wattsIn } from './heart-rate';
 import { foldAll, logOf, START_MS } from './session.fixture';
 import type { SessionState, SetRecord } from './state';
 import { type Entry, twoLimbs as plan } from './two-limbs.fixture';
@@ -91,6 +91,38 @@ describe('heart rate on a session’s clock', () => {
     ]);
     expect(said(spell(2, 8, { plannedReps: 15 }), spell(2, null))).toEqual([]);
     expect(said(spell(30, 36))).toEqual([]);
+  });
+
+  it('brings the mean watts of each spell, where none were entered', () => {
+    const of: HeartRateFile = {
+      startMs: START_MS,
+      samples: file(0, 20).samples.map((sample, second) => ({
+        ...sample,
+        // A pause of the bike's computer in the middle; 60 W before minute six, 80 after.
+        ...(second > 300 && second < 330 ? {} : { watts: second < 360 ? 60 : 80 }),
+      })),
+    };
+    const spells = session(
+      spell(0, 5),
+      spell(7, 12, { setIndex: 1 }),
+      spell(13, 15, { setIndex: 2, output: { watts: 75 } }),
+      spell(16, 18, { setIndex: 3, plannedReps: 30 }),
+      spell(19, null, { setIndex: 4 }),
+    );
+    const trace = lay(of, START_MS, spells);
+    if (!trace) throw new Error('Nothing was laid.');
+    expect(wattsIn(trace, spells.sets)).toEqual([
+      { exerciseIndex: 0, setIndex: 0, watts: 60 },
+      { exerciseIndex: 0, setIndex: 1, watts: 80 },
+    ]);
+    expect(lay(file(0, 20), START_MS, spells)).not.toHaveProperty('watts');
+    const notes = decide(
+      { ...plan, exercises: plan.exercises.map((one) => ({ ...one, mode: 'aerobic' as const })) },
+      { ...foldAll(plan, logOf([[0, { type: 'session-started' }]])), ...spells },
+      { do: 'lay-heart-rate', trace },
+      START_MS + 21 * MIN,
+    ).events.filter(({ type }) => type === 'output-noted');
+    expect(notes).toMatchObject([{ output: { watts: 60 } }, { output: { watts: 80 } }]);
   });
 
   it('goes into the log of a finished session, and can be taken back', () => {

@@ -6,7 +6,7 @@ import type { SessionState } from './state';
 
 /** Heart rate as a strap or a watch wrote it: `startMs` is null where the file has no clock of its own. */
 export type HeartRateFile = { startMs: number | null; samples: HeartRateSample[] };
-export type HeartRateSample = { afterMs: number; beatsPerMinute: number };
+export type HeartRateSample = { afterMs: number; beatsPerMinute: number; watts?: number | undefined };
 
 /** Where a file could begin on the session's clock. More than one is asked; none is said. */
 export type Placement = { words: Message; fromAtMs: number };
@@ -59,14 +59,25 @@ export function lay(
   const endMs = (finishedAtMs ?? sets.at(-1)?.endedAtMs ?? startedAtMs) + MINUTE_MS;
   const everyMs = Math.max(5_000, Math.ceil((endMs - beginMs) / MOST_STEPS / 1_000) * 1_000);
   const steps = Math.floor((endMs - beginMs) / everyMs) + 1;
-  const beatsPerMinute = Array.from({ length: steps }, (_, step) =>
-    rateAt(samples, beginMs + step * everyMs - fromAtMs),
-  );
-  return beatsPerMinute.some((rate) => rate !== null) ? { fromAtMs: beginMs, everyMs, beatsPerMinute } : null;
+  const stepsOf = (figure: (sample: HeartRateSample) => number | undefined) =>
+    Array.from({ length: steps }, (_, step) => meanAt(samples, beginMs + step * everyMs - fromAtMs, figure));
+  const beatsPerMinute = stepsOf((sample) => sample.beatsPerMinute);
+  if (beatsPerMinute.every((rate) => rate === null)) return null;
+  const watts = stepsOf((sample) => sample.watts);
+  return {
+    fromAtMs: beginMs,
+    everyMs,
+    beatsPerMinute,
+    ...(watts.some((one) => one !== null) ? { watts } : {}),
+  };
 }
 
-/** The mean of what was received about a time, in whole beats; null where nothing was. */
-function rateAt(samples: readonly HeartRateSample[], afterMs: number): number | null {
+/** The mean of a figure about a time, in whole beats or watts; null where nothing was received. */
+function meanAt(
+  samples: readonly HeartRateSample[],
+  afterMs: number,
+  figure: (sample: HeartRateSample) => number | undefined,
+): number | null {
   // Samples are in order: only those about the time are looked at.
   let low = 0;
   let high = samples.length;
@@ -75,13 +86,33 @@ function rateAt(samples: readonly HeartRateSample[], afterMs: number): number | 
     if ((samples[middle]?.afterMs ?? 0) < afterMs - HOLDS_MS) low = middle + 1;
     else high = middle;
   }
-  let [sum, count] = [0, 0];
-  for (let at = low; at < samples.length && (samples[at]?.afterMs ?? 0) <= afterMs + HOLDS_MS; at += 1) {
-    sum += samples[at]?.beatsPerMinute ?? 0;
-    count += 1;
+  const about: number[] = [];
+  for (let at = low; at < samples.length; at += 1) {
+    const sample = samples[at];
+    if (!sample || sample.afterMs > afterMs + HOLDS_MS) break;
+    const value = figure(sample);
+    if (value !== undefined) about.push(value);
   }
-  return count === 0 ? null : Math.round(sum / count);
+  return meanOf(about);
 }
+
+const meanOf = (figures: readonly number[]): number | null =>
+  figures.length === 0 ? null : Math.round(figures.reduce((sum, figure) => sum + figure, 0) / figures.length);
+
+/** Mean watts of every spell by the clock, where none were entered. */
+export const wattsIn = (
+  { fromAtMs, everyMs, watts = [] }: HeartRateTrace,
+  sets: SessionState['sets'],
+): (SetPlace & { watts: number })[] =>
+  sets.flatMap(({ exerciseIndex, setIndex, plannedReps, startedAtMs, endedAtMs, output }) => {
+    if (plannedReps !== null || endedAtMs === null || output?.watts !== undefined) return [];
+    const during = watts.filter((one, step): one is number => {
+      const atMs = fromAtMs + step * everyMs;
+      return one !== null && atMs >= startedAtMs && atMs <= endedAtMs;
+    });
+    const mean = meanOf(during);
+    return mean === null ? [] : [{ exerciseIndex, setIndex, watts: mean }];
+  });
 
 /** A figure that a spell of work asks for, and that the file knows. */
 export type HeartRateInSet = SetPlace & { moment: HeartRateMoment; beatsPerMinute: number };

@@ -59,7 +59,6 @@ export { type Log, mergeLogs } from './log';
 export { type NextStep, nextStep } from './next-step';
 export { noHarderWords } from './no-harder';
 export { offerAfterSet } from './offer';
-export { outputSchema, outputWords } from './output';
 export { nextPlace, type SetPlace } from './places';
 export { type RunsOut, runsOut } from './runs-out';
 export { type SessionRuntime, sessionRuntime } from './runtime';

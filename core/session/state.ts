@@ -1,3 +1,4 @@
+import type { Output } from '../aerobic/output';
 import type { Text } from '../message/message';
 import type { PressureStep } from '../plan/timeline';
 import type { Adjunct } from '../protocol/adjunct';
@@ -6,7 +7,6 @@ import type { BloodPressure } from '../screening/blood-pressure';
 import type { BloodPressureMoment, FollowUp, Offer, ReviewAnswer, StopReason } from './events/values';
 import type { HeartRateMoment } from './heart-rate-moment';
 import type { HeartRateTrace } from './heart-rate-trace';
-import type { Output } from './output';
 import type { SignId } from './signs';
 
 /** An inflation in a session; `toMs` is null while the cuff is still up. Wall-clock ms. */

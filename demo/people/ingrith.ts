@@ -1,3 +1,4 @@
+import type { Taken } from '#core/outcomes';
 import { type DemoPerson, onThigh, type PrescribeWish, readings, trial } from './history';
 
 const rides = (watts: number): PrescribeWish => ({
@@ -6,6 +7,14 @@ const rides = (watts: number): PrescribeWish => ({
   together: true,
   intensity: { by: 'watts', watts },
   plan: { name: 'Rides', occasion: { kind: 'any-day' } },
+});
+
+const ofHer = (measureId: Taken['measureId'], value: number, setting = ''): Taken => ({
+  measureId,
+  limb: null,
+  repeats: [value],
+  setting,
+  note: '',
 });
 
 /** Rides by watts, with a strap that counts her heart. */
@@ -25,6 +34,17 @@ export const ingrith: DemoPerson = {
       do: 'measure',
       body: onThigh('right-thigh', 'sitting', [trial(180, 174), trial(180, 176)]),
     },
+    // A ramp on the bike to her limit, so that watts can be read as a share of it.
+    {
+      daysAgo: 26,
+      do: 'take',
+      body: {
+        ...ofHer('vo2max', 47.5, 'Ramp on the bike, 20 W a minute'),
+        reached: { watts: 240, beatsPerMinute: 186 },
+      },
+    },
+    { daysAgo: 26, do: 'take', body: ofHer('resting-heart-rate', 58) },
+    { daysAgo: 26, do: 'take', body: ofHer('body-mass', 62) },
     { daysAgo: 26, do: 'prescribe', wish: rides(85) },
     { daysAgo: 24, do: 'session', reps: [], efforts: [4], heartRates: [124, 131] },
     { daysAgo: 20, do: 'session', reps: [], efforts: [4], heartRates: [122, 128] },

@@ -12,7 +12,7 @@ import { fitFacts } from '../record/fit';
 import { heavyWorkFacts } from '../record/heavy-work';
 import { holdFacts } from '../record/hold';
 import { occlusionFacts } from '../record/occlusion-pressure';
-import { followedFacts } from '../record/outcome';
+import { fitnessFacts, followedFacts } from '../record/outcome';
 import { prescriptionFact, readFormerVersions, signedPlans } from '../record/prescription';
 import { readQuickChecks } from '../record/quick-check';
 import type { Facts, Row } from '../record/read';
@@ -80,6 +80,7 @@ export function readFacts(
     rungChecks: readAll(rungCheckFacts),
     heavyWork: readAll(heavyWorkFacts),
     followed: readAll(followedFacts),
+    fitness: readAll(fitnessFacts),
     comparisons: readAll(comparisonFacts),
     blocks: readAll(blockFacts),
     sessions: readAll(sessionFacts),
@@ -121,6 +122,7 @@ export function readFacts(
       rungChecks: of.rungChecks(id),
       heavyWork: of.heavyWork(id),
       followed: of.followed(id),
+      fitness: of.fitness(id),
       comparisons: of.comparisons(id),
       blocks: of.blocks(id).filter((block) => block !== null),
       sessions: of.sessions(id),

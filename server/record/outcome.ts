@@ -1,8 +1,9 @@
 import { p } from '@mikro-orm/core';
 import type { OutcomeOnRecord } from '#contract/outcomes';
+import type { Reached } from '#core/aerobic';
 import type { FirstAndLast, MeasureId } from '#core/outcomes';
 import type { Limb } from '#core/quantity';
-import { type FollowedFact, SESSIONS_COUNT_MS } from '#core/record';
+import { FITNESS_MEASURES, type FitnessFact, type FollowedFact, SESSIONS_COUNT_MS } from '#core/record';
 import type { Prepare } from '../db/dialect/connection';
 import { hasWithin, jsonAt, jsonLength } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, number } from './define';
@@ -22,6 +23,7 @@ export const outcomeRecord = defineRecord({
     repeats: p.json().$type<number[]>(),
     value: number(),
     note: p.string(),
+    reached: p.json().$type<Reached>().nullable(),
     practitionerId: p.string(),
     withdrawn: p.string().nullable(),
   },
@@ -42,6 +44,19 @@ export const followedFacts = factsOf(outcomeRecord, {
     },
   ],
   of: (row): FollowedFact => row,
+});
+
+/** The newest of each test that says how fit a person is (chapter 6). */
+export const fitnessFacts = factsOf(outcomeRecord, {
+  take: ['measureId', 'atMs', 'value', 'reached'],
+  parts: [
+    {
+      when: `withdrawn is null and measure_id in (${FITNESS_MEASURES.map((id) => `'${id}'`).join(', ')})
+        and not exists (select 1 from outcome newer where newer.client_id = outcome.client_id and newer.measure_id = outcome.measure_id
+          and newer.withdrawn is null and newer.at_ms > outcome.at_ms)`,
+    },
+  ],
+  of: ({ measureId, ...row }): FitnessFact => ({ ...row, measureId: measureId as FitnessFact['measureId'] }),
 });
 
 /** Pairs of one measure that its error is made from: the newest, as people measure now. */
@@ -104,6 +119,7 @@ const takenFacts = factsOf(outcomeRecord, {
     'repeats',
     'value',
     'note',
+    'reached',
     'practitionerId',
     'withdrawn',
   ],

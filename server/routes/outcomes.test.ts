@@ -14,7 +14,7 @@ import type { SessionView } from '#contract/session';
 import { addUp, MEASURES, measureBook, rateRows, seriesOf, sessionLine } from '#core/outcomes';
 import { EXERCISES, type Library } from '#core/protocol';
 import { dayAt, isoOf } from '#core/quantity';
-import { measuresDue } from '#core/record';
+import { fitnessInForce, measuresDue } from '#core/record';
 import { fold, mergeLogs } from '#core/session';
 import { englishOf } from '#language/english-of.fixture';
 import { type Api, DAY_MS, measuredClient, startAfter } from '../api.fixture';
@@ -64,6 +64,41 @@ describe('measures of a person', () => {
     expect(withdrawn.pairs['girth-mid-thigh']).toHaveLength(1);
     const audit = await api.sql("select action from audit where action like 'outcome%'");
     expect(audit.map(({ action }) => action)).toEqual(['outcome-kept', 'outcome-kept', 'outcome-withdrawn']);
+  });
+
+  it('keep what machine and heart showed at the end, which a share of VO2max is worked out by', async () => {
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
+    const path = `/clients/${id}/outcomes`;
+    const test = (value: number, changes: object = {}) =>
+      girth(api.clock.nowMs, [value], {
+        measureId: 'vo2max',
+        limb: null,
+        setting: 'Ramp on the bike',
+        reached: { watts: 250, beatsPerMinute: 182 },
+        ...changes,
+      });
+    await api.post(path, test(40));
+    api.clock.nowMs += DAY_MS;
+    await api.post(path, test(44.5, { setting: 'Steps on the bike' }));
+    const { taken } = await api.post<OutcomesView>(path, test(60, { reached: { beatsPerMinute: 190 } }));
+    const [highest] = taken.filter(({ value }) => value === 60);
+    await api.post(`${path}/${highest?.id}/withdrawal`, { reason: 'Another person' });
+    const { facts } = await api.get<ClientRecord>(`/clients/${id}`);
+    expect(fitnessInForce(facts, api.clock.nowMs).vo2max).toMatchObject({
+      mlPerKgMin: 44.5,
+      reached: { watts: 250, beatsPerMinute: 182 },
+    });
+    // Not of a measure without them, and nothing that no heart does.
+    const problem = async (body: object) => (await api.refused(path, body)).problem.errors?.[0];
+    expect(await problem(girth(api.clock.nowMs, [52], { reached: { watts: 100 } }))).toMatchObject({
+      path: 'reached',
+    });
+    expect(await problem(test(44, { reached: { beatsPerMinute: 400 } }))).toMatchObject({
+      path: 'reached.beatsPerMinute',
+    });
   });
 
   it('are refused with what, where and how to correct it', async () => {

@@ -1,9 +1,10 @@
 import { t } from '@lingui/core/macro';
+import { paceWords } from '#core/aerobic';
 import { markWords } from '#core/cuff';
 import { capital, type Text } from '#core/message';
 import { cuffSteps, cuffStepWords, type Plan, primingIn } from '#core/plan';
 import type { Priming } from '#core/pressure';
-import { intensityWords, pacedReps } from '#core/protocol';
+import { pacedReps } from '#core/protocol';
 import { LIMB_NAMES } from '#core/quantity';
 import {
   inHand,
@@ -120,7 +121,7 @@ export function promptWords(plan: Plan, step: NextStep, state: SessionState, now
   const exercise = step.do === 'end-set' ? plan.exercises[step.place.exerciseIndex] : undefined;
   const isStrapped = inHand(plan, state)?.limbs.some(({ kind }) => kind === 'by-feel') ?? false;
   if (exercise?.mode === 'aerobic') {
-    const pace = intensityWords(exercise.intensity ?? { by: 'talking' });
+    const pace = paceWords(exercise.intensity ?? { by: 'talking' }, exercise.estimate);
     return t`${begun(pace)}. Heart rate at minute 5, at 15 and at the end.`;
   }
   if (

@@ -65,6 +65,13 @@ const limbTargetSchema = z.discriminatedUnion('kind', [
   }),
 ]);
 
+const estimateSchema = z.object({
+  watts: derivedSchema.optional(),
+  speed: z.object({ kmPerHour: derivedSchema, gradientPercent: z.number().min(-30).max(40) }).optional(),
+  zone: z.object({ lowPerMinute: derivedSchema, highPerMinute: derivedSchema }).optional(),
+  percentVo2max: derivedSchema.optional(),
+});
+
 const loadSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('weighed'),
@@ -115,6 +122,7 @@ const plannedExercisesSchema = z
         .min(1)
         .max(40),
       intensity: intensitySchema.optional(),
+      estimate: estimateSchema.optional(),
       priming: primingSchema.optional(),
       reinflateLeadMs: ms,
       tempoId: tempoIdSchema,

@@ -433,6 +433,7 @@ export const LEG_EXERCISES = {
     sides: 'both',
     equipment: 'none',
     rung: 'functional',
+    ergometry: 'walking',
     cue: msg('Talking pace, even steps.'),
   },
   'treadmill-incline': {
@@ -445,6 +446,7 @@ export const LEG_EXERCISES = {
     sides: 'both',
     equipment: 'machine',
     rung: 'functional',
+    ergometry: 'treadmill',
     cue: msg('Hands off the rails, talking pace.'),
   },
   cycling: {
@@ -457,6 +459,7 @@ export const LEG_EXERCISES = {
     sides: 'both',
     equipment: 'machine',
     rung: 'functional',
+    ergometry: 'cycling',
     cue: msg('Light gear, seat high enough for a slight bend.'),
   },
   'passive-cuff-leg': {

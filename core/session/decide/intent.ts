@@ -1,3 +1,4 @@
+import type { Output } from '../../aerobic/output';
 import type { WeightKit } from '../../load/weight-kit';
 import type { Message } from '../../message/message';
 import type { Plan } from '../../plan/plan';
@@ -8,7 +9,6 @@ import type { BloodPressureMoment, EventBody, FollowUp, StopReason } from '../ev
 import type { ReviewAnswer } from '../events/values';
 import type { HeartRateMoment } from '../heart-rate-moment';
 import type { HeartRateTrace } from '../heart-rate-trace';
-import type { Output } from '../output';
 import type { SetPlace } from '../places';
 import type { SignId } from '../signs';
 import type { SessionState } from '../state';

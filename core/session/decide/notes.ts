@@ -4,7 +4,7 @@ import { repsByPace } from '../../protocol/pace';
 import { bloodPressureWords } from '../../screening/blood-pressure';
 import { isTooHigh } from '../../screening/pressure-in-work';
 import type { EventBody } from '../events';
-import { momentsIn } from '../heart-rate';
+import { momentsIn, wattsIn } from '../heart-rate';
 import { offerAfterSet } from '../offer';
 import { lastSet, type SetPlace } from '../places';
 import { SIGNS } from '../signs';
@@ -161,11 +161,14 @@ export function noteOutput({ plan, state }: Situation, { output, place }: Of<'no
   return decided([{ type: 'output-noted', ...at, output }]);
 }
 
-/** Heart rate of the whole session from a file, and with it what minute five and the end ask for (rule RUN-5). */
-export function layHeartRate({ state }: Situation, { trace }: Of<'lay-heart-rate'>): Decision {
+/** Heart rate of the whole session from a file, with what minute five and the end ask for, and the watts of aerobic work (rule RUN-5). */
+export function layHeartRate({ plan, state }: Situation, { trace }: Of<'lay-heart-rate'>): Decision {
   return decided([
     { type: 'heart-rate-laid', ...trace },
     ...momentsIn(trace, state.sets).map((moment) => ({ type: 'heart-rate-noted' as const, ...moment })),
+    ...wattsIn(trace, state.sets)
+      .filter(({ exerciseIndex }) => plan.exercises[exerciseIndex]?.mode === 'aerobic')
+      .map(({ watts, ...at }) => ({ type: 'output-noted' as const, ...at, output: { watts } })),
   ]);
 }
 

@@ -1,5 +1,5 @@
+import { outputSchema } from '../../aerobic/output';
 import { msg } from '../../message/message';
-import { outputSchema } from '../output';
 import { findSet } from '../state';
 import { defineEvent } from './define';
 import { setPlace } from './values';

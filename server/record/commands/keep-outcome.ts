@@ -1,3 +1,4 @@
+import type { Reached } from '#core/aerobic';
 import { type Measure, type MeasureId, valueTaken } from '#core/outcomes';
 import type { Limb } from '#core/quantity';
 import type { Prepare } from '../../db/dialect/connection';
@@ -14,6 +15,7 @@ type Taken = {
   repeats: readonly number[];
   setting: string;
   note: string;
+  reached?: Reached | undefined;
   practitionerId: string;
 };
 
@@ -22,6 +24,7 @@ export function keepOutcome(prepare: Prepare, { repeats, ...taken }: Taken, meas
   keepRow(prepare, outcomeRecord, {
     ...taken,
     repeats: [...repeats],
+    reached: taken.reached ?? null,
     value: valueTaken(repeats, measure),
     withdrawn: null,
   });

@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { memo, useState } from 'react';
+import { heartRateWords, outputSchema, outputWords, type Zone, zoneOf } from '#core/aerobic';
 import type { Plan } from '#core/plan';
-import { heartRateWords, type Intensity } from '#core/protocol';
 import { toNumber } from '#core/quantity';
 import {
   beatsPerMinuteSchema,
@@ -11,8 +11,6 @@ import {
   type HeartRateMoment,
   minuteInHand,
   momentWords,
-  outputSchema,
-  outputWords,
   type SessionState,
   type SetRecord,
 } from '#core/session';
@@ -108,7 +106,7 @@ export const SetNotes = memo(function SetNotes({
           )}
         </p>
       )}
-      {aerobic && <HeartRate set={set} intensity={plan.exercises[set.exerciseIndex]?.intensity} act={act} />}
+      {aerobic && <HeartRate set={set} zone={zoneOf(plan.exercises[set.exerciseIndex])} act={act} />}
       {aerobic && <Machine set={set} act={act} />}
       {ended && (
         <Scale
@@ -136,9 +134,9 @@ const minuteLabel = (moment: HeartRateMoment): string =>
   moment === 'end' ? t`For the end` : t`For minute ${moment.slice('minute-'.length)}`;
 
 /** Heart rate of aerobic work, at minutes 5 and 15, at the end, and at any other minute. */
-function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensity | undefined; act: Act }) {
+function HeartRate({ set, zone, act }: { set: SetRecord; zone: Zone | null; act: Act }) {
   const last = set.heartRates.at(-1);
-  const against = last ? heartRateWords(intensity, last.beatsPerMinute) : null;
+  const against = last ? heartRateWords(zone, last.beatsPerMinute) : null;
   const { typed, empty, field, send } = useFields(
     { beats: '' },
     null,

@@ -3,7 +3,9 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { OutcomesView } from '#contract/outcomes';
+import { reachedWords } from '#core/aerobic';
 import {
+  isSameFollowed,
   limbsFor,
   type MeasureBook,
   MOMENT_WORDS,
@@ -58,6 +60,8 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
     (next ? { measureId: next.measureId, limb: next.limb, setting: next.setting } : firstFor(client));
   const shown =
     series.find(({ key }) => key === chosen) ?? mainSeries(series, trainedLimbs(client.facts.prescriptions));
+  const reached =
+    shown && view.taken.find((one) => one.withdrawn === null && isSameFollowed(one, shown))?.reached;
   return (
     <section
       aria-labelledby="outcomes-title"
@@ -95,6 +99,9 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
           <Suspense fallback={<div className="h-72" />}>
             <DoseAndEffect client={client} series={shown} />
           </Suspense>
+        )}
+        {reached && (
+          <p className="text-[15px]">{t`At the end of the last test: ${translate(reachedWords(reached))}.`}</p>
         )}
         {shown && <BlockByBlock client={client} view={view} series={series} shown={shown} />}
         <Ladders client={client} />

@@ -2,9 +2,11 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
+import { type Reached, reachedSchema } from '#core/aerobic';
 import {
   checkTaken,
   limbsFor,
+  type Measure,
   type MeasureBook,
   type MeasureId,
   measureOf,
@@ -21,13 +23,37 @@ import { Choice } from '../../../parts/fields/Choice';
 import { Field, FieldError } from '../../../parts/fields/Field';
 import { NumberInput } from '../../../parts/fields/NumberInput';
 import { Picker } from '../../../parts/fields/Picker';
+import { bySchema } from '../../../parts/forms/by-schema';
 import { type Reading, reads, useFields } from '../../../parts/forms/use-fields';
 import { AskScreen } from './AskScreen';
 
 /** What is to be taken: a measure, its limb and what has to be the same as last time. */
 export type ToTake = { measureId: MeasureId; limb: Limb | null; setting: string };
 
-type Typed = { repeats: string[]; setting: string; note: string };
+type Typed = { repeats: string[]; setting: string; note: string; reached: Record<keyof Reached, string> };
+
+const NOTHING_READ: Typed['reached'] = { watts: '', kmPerHour: '', gradientPercent: '', beatsPerMinute: '' };
+
+/** What machine and heart may show at the end of a test. */
+const READINGS: Record<
+  NonNullable<Measure['reads']>[number],
+  readonly { name: keyof Reached; label: string; unit: string; number: 'decimal' | 'whole' }[]
+> = {
+  watts: [{ name: 'watts', label: t`Power`, unit: 'W', number: 'decimal' }],
+  speed: [
+    { name: 'kmPerHour', label: t`Speed`, unit: 'km/h', number: 'decimal' },
+    { name: 'gradientPercent', label: t`Gradient`, unit: '%', number: 'decimal' },
+  ],
+  'heart-rate': [{ name: 'beatsPerMinute', label: t`Heart rate`, unit: '/min', number: 'whole' }],
+};
+
+/** What was read, without what was left empty; undefined where nothing was. */
+function readingsOf(typed: Typed['reached']): Reached | undefined {
+  const read = Object.entries(typed).flatMap(([name, text]) =>
+    text.trim() === '' ? [] : [[name, toNumber(text)] as const],
+  );
+  return read.length === 0 ? undefined : Object.fromEntries(read);
+}
 
 /** One measure, taken: its cue, its repeats, left or right, and Enter keeps it. */
 export function TakeMeasure({
@@ -50,21 +76,28 @@ export function TakeMeasure({
   const limb = toTake.limb ?? limbs[0] ?? null;
   const [isAsking, setAsking] = useState(false);
   const keep = useKeepOutcome(client.id);
-  const readTaken = ({ setting, note, repeats }: Typed): Reading<Typed, Taken> => {
+  const readTaken = ({ setting, note, repeats, reached: read }: Typed): Reading<Typed, Taken> => {
     const figures = measure.isAsked
       ? // The person answers on the screen that is handed over next.
         [measure.lowest]
       : repeats.filter((one) => one.trim() !== '').map(toNumber);
     if (figures.length === 0) return { wrong: { repeats: t`Enter at least one figure.` } };
     if (figures.some(Number.isNaN)) return { wrong: { repeats: t`Enter numbers.` } };
-    const taken = { measureId, limb, setting, note, repeats: figures };
+    const reached = measure.reads && readingsOf(read);
+    const readings = bySchema(
+      reachedSchema.optional(),
+      reached,
+      (path) => `reached.${path}` as `reached.${keyof Reached}`,
+    );
+    if ('wrong' in readings) return readings;
+    const taken = { measureId, limb, setting, note, repeats: figures, ...(reached ? { reached } : {}) };
     const wrong = checkTaken(taken, measure);
     return wrong.length === 0
       ? { sent: taken }
       : { wrong: Object.fromEntries(wrong.map(({ field: at, message }) => [at, translate(message)])) };
   };
   const { typed, set, empty, field, problem, send } = useFields<Typed, Taken>(
-    { repeats: [], setting: toTake.setting, note: '' },
+    { repeats: [], setting: toTake.setting, note: '', reached: NOTHING_READ },
     keep.error,
     reads(readTaken),
   );
@@ -153,6 +186,24 @@ export function TakeMeasure({
             </div>
             {wrongRepeats && <FieldError>{wrongRepeats}</FieldError>}
           </fieldset>
+          {measure.reads && (
+            <fieldset>
+              <legend className="text-[15px] font-semibold">{t`At the end, as far as it was read`}</legend>
+              <div className="mt-1 grid grid-cols-2 gap-2">
+                {measure.reads
+                  .flatMap((kind) => READINGS[kind])
+                  .map(({ name, label, unit, number }) => (
+                    <Field
+                      key={name}
+                      label={label}
+                      unit={unit}
+                      number={number}
+                      {...field(`reached.${name}`)}
+                    />
+                  ))}
+              </div>
+            </fieldset>
+          )}
           <Field
             label={t`Note`}
             maxLength={200}

@@ -1,9 +1,10 @@
 import { t } from '@lingui/core/macro';
 import type { SessionView } from '#contract/session';
+import { outputWords } from '#core/aerobic';
 import { calledIn } from '#core/plan';
 import { LIMB_NAMES } from '#core/quantity';
 import { bloodPressureWords } from '#core/screening';
-import { BLOOD_PRESSURE_MOMENTS, EVENTS, momentWords, outputWords, undoable } from '#core/session';
+import { BLOOD_PRESSURE_MOMENTS, EVENTS, momentWords, undoable } from '#core/session';
 import type { LiveSession } from '../../../data/live-session';
 import { inSentence, translate } from '../../../language/translate';
 import { clock } from '../../../words/format';

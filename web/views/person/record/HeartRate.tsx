@@ -69,8 +69,10 @@ export function HeartRate({ session: { state }, act }: { session: LiveSession; a
   );
 }
 
+const LINE = { borderWidth: 2, pointRadius: 0, spanGaps: false };
+
 function Curve({
-  trace: { fromAtMs, everyMs, beatsPerMinute },
+  trace: { fromAtMs, everyMs, beatsPerMinute, watts },
   startMs,
 }: {
   trace: HeartRateTrace;
@@ -81,10 +83,13 @@ function Curve({
   const [lowest, highest] = [Math.min(...known), Math.max(...known)];
   const plum = themeColour('plum');
   const minuteOf = (step: number) => Math.round((fromAtMs + step * everyMs - startMs) / 6_000) / 10;
+  const points = (steps: readonly (number | null)[]) => steps.map((y, step) => ({ x: minuteOf(step), y }));
   return (
     <figure className="max-w-3xl">
       <figcaption className="text-[14px] text-quiet">
-        {t`Heart rate, ${lowest} to ${highest} beats a minute, over the session’s minutes`}
+        {watts
+          ? t`Heart rate, ${lowest} to ${highest} beats a minute, and watts, dashed, over the session’s minutes`
+          : t`Heart rate, ${lowest} to ${highest} beats a minute, over the session’s minutes`}
       </figcaption>
       <div className="relative h-40">
         <Line
@@ -101,21 +106,24 @@ function Curve({
                 ...axisLook(),
               },
               y: { grace: '10%', ...axisLook() },
+              ...(watts ? { watts: { position: 'right', beginAtZero: true, ...axisLook() } } : {}),
             },
             plugins: { tooltip: { displayColors: false } },
           }}
           data={{
             datasets: [
-              {
-                data: beatsPerMinute.map((rate, step) => ({
-                  x: minuteOf(step),
-                  y: rate,
-                })),
-                borderColor: plum,
-                borderWidth: 2,
-                pointRadius: 0,
-                spanGaps: false,
-              },
+              { ...LINE, data: points(beatsPerMinute), borderColor: plum },
+              ...(watts
+                ? [
+                    {
+                      ...LINE,
+                      data: points(watts),
+                      yAxisID: 'watts',
+                      borderColor: themeColour('ink'),
+                      borderDash: [4, 3],
+                    },
+                  ]
+                : []),
             ],
           }}
         />

@@ -25,6 +25,19 @@ describe('heart rate of a file', () => {
     });
   });
 
+  it('brings watts along where the file has them, and none that are no power', () => {
+    const powered = (second: number, watts: string) =>
+      point(second, 100).replace(
+        '</Trackpoint>',
+        `<Extensions><ns3:TPX><ns3:Watts>${watts}</ns3:Watts></ns3:TPX></Extensions></Trackpoint>`,
+      );
+    const watts = (text: string) => readHeartRate(text).samples.map((sample) => sample.watts);
+    expect(
+      watts(tcx(powered(0, '74.6'), powered(1, '0'), powered(2, '-4'), powered(3, 'x'), point(4, 100))),
+    ).toEqual([75, 0, undefined, undefined, undefined]);
+    expect(watts('time,bpm,power (W)\n0,90,70\n1,91,\n2,92,72')).toEqual([70, undefined, 72]);
+  });
+
   it.each([
     ['seconds', 'time,bpm\n0,90\n1.5,91', [0, 1_500]],
     ['minutes and seconds', 'Elapsed;Heart rate\n0:59;90\n1:02;91', [0, 3_000]],

@@ -10,9 +10,10 @@ export class NoHeartRate extends Error {}
 /** Two days at one a second. */
 const MOST_SAMPLES = 200_000;
 const [LOWEST, HIGHEST] = [20, 260];
+const MOST_WATTS = 2_000;
 
 /**
- * Heart rate of a file: a training file in XML (TCX), or a table with a time and beats a minute.
+ * Heart rate of a file, and watts where it has them: a training file in XML (TCX), or a table with a time and beats a minute.
  * @throws NoHeartRate with what to do
  */
 export function readHeartRate(text: string): HeartRateFile {
@@ -30,7 +31,7 @@ export function readHeartRate(text: string): HeartRateFile {
   const offMs = first?.afterMs ?? 0;
   return {
     startMs: read.startMs === null ? null : read.startMs + offMs,
-    samples: samples.map(({ afterMs, beatsPerMinute }) => ({ afterMs: afterMs - offMs, beatsPerMinute })),
+    samples: samples.map((sample) => ({ ...sample, afterMs: sample.afterMs - offMs })),
   };
 }
 
@@ -54,7 +55,10 @@ function readTcx(text: string): Read {
     const atMs = Date.parse(String(point.Time));
     const [value] = under(point.HeartRateBpm, 'Value');
     const beatsPerMinute = Number(value ?? point.HeartRateBpm);
-    return Number.isNaN(atMs) || Number.isNaN(beatsPerMinute) ? [] : [{ atMs, beatsPerMinute }];
+    const [watts] = under(point.Extensions, 'Watts');
+    return Number.isNaN(atMs) || Number.isNaN(beatsPerMinute)
+      ? []
+      : [{ atMs, beatsPerMinute, ...wattsOf(watts) }];
   });
   return fromClock(timed);
 }
@@ -66,11 +70,19 @@ function under(value: unknown, name: string): unknown[] {
   return Object.entries(value).flatMap(([key, one]) => (key === name ? [one] : under(one, name)));
 }
 
-function fromClock(timed: readonly { atMs: number; beatsPerMinute: number }[]): Read {
+/** Watts as they stand in a file; not there where none do, or what stands there is no power. */
+function wattsOf(text: unknown): { watts?: number } {
+  const watts = text === undefined || text === '' ? Number.NaN : Math.round(Number(text));
+  return watts >= 0 && watts <= MOST_WATTS ? { watts } : {};
+}
+
+type Timed = Omit<HeartRateSample, 'afterMs'> & { atMs: number };
+
+function fromClock(timed: readonly Timed[]): Read {
   const startMs = Math.min(...timed.map(({ atMs }) => atMs));
   return {
     startMs: timed.length === 0 ? null : startMs,
-    samples: timed.map(({ atMs, beatsPerMinute }) => ({ afterMs: atMs - startMs, beatsPerMinute })),
+    samples: timed.map(({ atMs, ...sample }) => ({ ...sample, afterMs: atMs - startMs })),
   };
 }
 
@@ -86,27 +98,31 @@ const RATE = [
   'beats per minute',
 ];
 
+const WATTS = ['watts', 'power', 'power w', 'w', 'leistung'];
+
 function readCsv(text: string): Read {
   const { data } = parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: 'greedy' });
   const heads = data[0]?.map(plainWords) ?? [];
   const column = (names: readonly string[]) => heads.findIndex((head) => names.includes(head));
-  const [time, rate] = [column(TIME), column(RATE)];
+  const [time, rate, power] = [column(TIME), column(RATE), column(WATTS)];
   if (time < 0 || rate < 0) {
     throw new NoHeartRate(
       t`Which columns are the time and the heart rate? Call them “time” (seconds, m:ss or a date and time) and “bpm”.`,
     );
   }
-  const cells = data
-    .slice(1)
-    .map((row) => ({ when: row[time]?.trim() ?? '', beatsPerMinute: Number(row[rate]) }));
-  const elapsed = cells.map(({ when, beatsPerMinute }) => ({ afterMs: elapsedMs(when), beatsPerMinute }));
+  const cells = data.slice(1).map((row) => ({
+    when: row[time]?.trim() ?? '',
+    beatsPerMinute: Number(row[rate]),
+    ...wattsOf(row[power]?.trim()),
+  }));
+  const elapsed = cells.map(({ when, ...sample }) => ({ ...sample, afterMs: elapsedMs(when) }));
   if (elapsed.every(({ afterMs }) => afterMs !== null)) {
     return { startMs: null, samples: elapsed as HeartRateSample[] };
   }
   return fromClock(
-    cells.flatMap(({ when, beatsPerMinute }) => {
+    cells.flatMap(({ when, ...sample }) => {
       const atMs = Date.parse(when);
-      return Number.isNaN(atMs) ? [] : [{ atMs, beatsPerMinute }];
+      return Number.isNaN(atMs) ? [] : [{ ...sample, atMs }];
     }),
   );
 }

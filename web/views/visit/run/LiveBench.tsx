@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { memo, useEffect, useMemo, useState } from 'react';
+import { zoneOf } from '#core/aerobic';
 import { compile, isByFeel, lighterWords, type Plan, plannedKg } from '#core/plan';
 import {
   canTakeBackStop,
@@ -207,7 +208,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
             </details>
           )}
           {exercise?.mode === 'aerobic' && !state.stopped && (
-            <StrapPanel view={view} intensity={exercise.intensity} />
+            <StrapPanel view={view} zone={zoneOf(exercise)} />
           )}
           <BloodPressureInWork clientId={view.clientId} plan={plan} state={state} act={act} />
           <AdjunctNotes clientId={view.clientId} plan={plan} state={state} act={act} />

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { SessionView } from '#contract/session';
-import { heartRateWords, type Intensity } from '#core/protocol';
+import { heartRateWords, type Zone } from '#core/aerobic';
 import { openSet } from '#core/session';
 import { foldView } from '../../../data/live-session';
 import { bluetoothStrap, hasBluetooth, simulatedStrap } from '../../../devices/heart-rate-source';
@@ -10,7 +10,7 @@ import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 
 /** The heart rate of aerobic work, from a strap: the figure, against the zone; minutes 5 and 15 and the end are noted by themselves. */
-export function StrapPanel({ view, intensity }: { view: SessionView; intensity: Intensity | undefined }) {
+export function StrapPanel({ view, zone }: { view: SessionView; zone: Zone | null }) {
   const sessionId = view.id;
   const isWorking = () => openSet(foldView(view).state) !== null;
   const strap = useSessionStrap(sessionId);
@@ -34,7 +34,7 @@ export function StrapPanel({ view, intensity }: { view: SessionView; intensity: 
     );
   }
   const { beatsPerMinute } = strap;
-  const against = beatsPerMinute === null ? null : heartRateWords(intensity, beatsPerMinute);
+  const against = beatsPerMinute === null ? null : heartRateWords(zone, beatsPerMinute);
   return (
     <section aria-label={t`Heart-rate strap`} className="flex flex-wrap items-baseline gap-x-3">
       <span className="figures text-4xl">{beatsPerMinute ?? '–'}</span>

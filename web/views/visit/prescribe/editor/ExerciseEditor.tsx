@@ -28,6 +28,7 @@ import { trainableLimbs, withLimbs, withProtocol } from '../state/choices';
 import type { ComposerState } from '../state/use-composer';
 import { ArbitraryField } from './ArbitraryField';
 import { CyclesComposer } from './CyclesComposer';
+import { IntensityEstimate } from './IntensityEstimate';
 import { IntensityField } from './IntensityField';
 import { PressureField } from './PressureField';
 import { PrimingEditor } from './PrimingEditor';
@@ -175,7 +176,16 @@ export function ExerciseEditor({
           </div>
           {show(...FIELD.figures)}
           {exercise.kind === 'aerobic' ? (
-            <IntensityField intensity={choice.intensity ?? INTENSITIES.talking.first} set={set} />
+            <>
+              <IntensityField intensity={choice.intensity ?? INTENSITIES.talking.first} set={set} />
+              <IntensityEstimate
+                clientId={clientId}
+                exercise={exercise}
+                intensity={choice.intensity ?? INTENSITIES.talking.first}
+                estimate={planned?.estimate}
+                basis={basis}
+              />
+            </>
           ) : (
             exercise.kind !== 'passive' && (
               <LoadPickers composer={composer} choice={choice} set={set} clientId={clientId} />
