@@ -1,11 +1,15 @@
 import type { Locator, Page } from '@playwright/test';
-import { chooseLink, expect, openPerson, test } from './nervato';
+import { choose, chooseLink, daysPass, expect, inDemonstration, openPerson, pick, test } from './nervato';
 
 /** Opens the entry of a session done on paper; the day and the time are filled in. */
-async function enter(page: Page, name: string): Promise<Locator> {
+async function enter(page: Page, name: string, plan?: string): Promise<Locator> {
   await page.goto('/');
   await openPerson(page, name);
   await chooseLink(page, 'Run');
+  if (plan !== undefined) {
+    const plans = page.getByRole('list', { name: 'Plans' });
+    if (await plans.isVisible()) await plans.getByRole('button', { name: plan }).click();
+  }
   await page.getByRole('button', { name: /^Enter a session of/ }).click();
   const form = page.locator('form').filter({ hasText: 'done on paper or elsewhere' });
   await expect(form.getByLabel('It began on', { exact: true })).not.toHaveValue('');
@@ -85,3 +89,60 @@ test('a session on paper is entered in every mode as its sheet asks: what was re
     ]);
   });
 });
+
+inDemonstration(
+  'what is done at rest and without a LOP is entered by the clock, as its sheet asks',
+  async ({ page }) => {
+    /** A new plan for a goal, as it is drafted. */
+    const signNew = async (name: string, goal: string) => {
+      await page.goto('/');
+      await openPerson(page, name);
+      await chooseLink(page, 'Prescribe');
+      await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
+      await expect(page.getByRole('button', { name: 'Name, days', exact: true })).toBeVisible();
+      await choose(page, 'Goal', goal);
+      await page.getByRole('button', { name: /^Sign as/ }).click();
+      await expect(page.getByRole('list', { name: 'Plans' })).toBeVisible();
+    };
+
+    await inDemonstration.step('passive: minutes of each time up, and the pressure held', async () => {
+      await signNew('Odalys Ferrant', 'Passive');
+      // Paper is typed in after the plan was signed.
+      await daysPass(page, 1);
+      const form = await enter(page, 'Odalys Ferrant', 'passive');
+      for (const [set, done] of [
+        ['1', '5:00'],
+        ['2', '4:10'],
+      ] as const)
+        await form.getByLabel(`Done, set ${set}`).fill(done);
+      await form.getByLabel('Read, set 1').fill('118');
+      await expect(form.getByLabel(/Repetitions/)).toHaveCount(0);
+      await keep(page, form);
+      // The third time was left empty: it was not done.
+      const sets = page.getByRole('table').filter({ hasText: 'Lasted' }).getByRole('row');
+      await expect(sets).toHaveCount(3);
+      await expect(sets.nth(2)).toContainText('4:10');
+    });
+
+    await inDemonstration.step('cycles: those that were done, however many were planned', async () => {
+      const form = await enter(page, 'Brisa Okonvale', 'cycles');
+      for (const set of [1, 2, 3]) await form.getByLabel(`Done, set ${set}`).fill('0:30');
+      await keep(page, form);
+      const sets = page.getByRole('table').filter({ hasText: 'Lasted' }).getByRole('row');
+      await expect(sets).toHaveCount(4);
+    });
+
+    await inDemonstration.step(
+      'a walk without a LOP: speed and gradient, and what the gauge showed',
+      async () => {
+        const form = await enter(page, 'Odran Fellweather');
+        await form.getByLabel('Done, set 1').fill('6:00');
+        await form.getByLabel('Speed, set 1').fill('4,2');
+        await form.getByLabel('Gradient, set 1').fill('2');
+        await form.getByLabel('Read, left thigh, set 1').fill('130');
+        await keep(page, form);
+        await expect(page.getByText('Machine, set 1: 4.2 km/h, 2 %.')).toBeVisible();
+      },
+    );
+  },
+);

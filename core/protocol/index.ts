@@ -32,7 +32,7 @@ export {
   libraryOf,
 } from './exercises';
 export { type Joint, type Joints, jointsOf, type Point } from './figure';
-export { INTENSITIES, type Intensity, intensityWords } from './intensity';
+export { INTENSITIES, type Intensity } from './intensity';
 export { JOINT_NAMES, jointName, jointSchema, type RangeJoint } from './joint-names';
 export { rangeWords } from './joint-range';
 export { muscleName, musclesText } from './muscle-names';

@@ -19,10 +19,12 @@ const SPEED: readonly PaperColumn[] = [
   { key: 'gradient', is: 'output', figure: 'gradientPercent', label: t`Gradient`, unit: '%' },
 ];
 
+type OfMachine = Pick<PlannedExercise, 'intensity' | 'estimate'>;
+
 /** What the machine shows: of one that goes by watts or by speed that alone. */
-function outputColumns(intensity: PlannedExercise['intensity']): readonly PaperColumn[] {
-  if (intensity?.by === 'watts') return [WATTS];
-  return intensity?.by === 'speed' ? SPEED : [WATTS, ...SPEED];
+function outputColumns({ intensity, estimate }: Partial<OfMachine>): readonly PaperColumn[] {
+  if (intensity?.by === 'watts' || estimate?.watts) return [WATTS];
+  return intensity?.by === 'speed' || estimate?.speed ? SPEED : [WATTS, ...SPEED];
 }
 
 const HEART: readonly PaperColumn[] = [
@@ -32,7 +34,7 @@ const HEART: readonly PaperColumn[] = [
 
 /** Columns of an exercise; of one that is not known, those of counted work with one cuff. @param effort what is asked of it, in words */
 export function paperColumns(
-  exercise: Pick<PlannedExercise, 'mode' | 'sets' | 'limbs' | 'intensity'> | null,
+  exercise: (Pick<PlannedExercise, 'mode' | 'sets' | 'limbs'> & OfMachine) | null,
   effort: string,
 ): PaperColumn[] {
   const isTimed = exercise?.sets.some(({ work }) => work.kind === 'timed') ?? false;
@@ -44,7 +46,7 @@ export function paperColumns(
     isTimed
       ? { key: 'amount', is: 'duration', label: t`Done`, unit: t`min:s` }
       : { key: 'amount', is: 'repetitions', label: t`Repetitions` },
-    ...(isAerobic ? [...outputColumns(exercise?.intensity), ...HEART] : []),
+    ...(isAerobic ? [...outputColumns(exercise ?? {}), ...HEART] : []),
     { key: 'effort', is: 'effort', label: effort },
     ...(exercise?.limbs ?? [null]).map((target): PaperColumn => {
       if (target === null)

@@ -167,7 +167,7 @@ function EnterForm({
                   ) : (
                     <Field
                       key={column.key}
-                      className="w-28"
+                      className={column.unit === undefined ? 'w-24' : 'w-36'}
                       label={column.label}
                       aria-label={t`${column.label}, set ${row.setIndex + 1}`}
                       {...(column.unit === undefined ? {} : { unit: column.unit })}
