@@ -15,6 +15,7 @@ import { PROTOCOLS } from '../protocol/data/protocols';
 import type { Rung } from '../protocol/exercise';
 import { workMsOf } from '../protocol/set-work';
 import { TEMPOS } from '../protocol/tempo';
+import { trains } from '../protocol/work-mode';
 import { type Limb, limbKind, uprightness } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { roundDownToDivision } from '../quantity/rounding';
@@ -246,17 +247,17 @@ function plannedExercise({
 }
 
 function plannedLoad(
-  { load: choice, intensity }: ExerciseChoice,
+  { load: choice, intensity, protocolId }: ExerciseChoice,
   test: ServingTest | null,
   made: TargetLoad,
   estimate: AerobicEstimate,
 ): PlannedLoad {
   if (choice.kind !== 'weighed' || !test || made.truePercent === null) {
-    const resists = choice.kind === 'unweighed' ? { with: choice.with } : {};
+    const works = intensity ? paceWords(intensity, estimate) : made.recipe;
     return {
       kind: 'unweighed',
-      recipe: intensity ? paceWords(intensity, estimate) : made.recipe,
-      ...resists,
+      recipe: trains(PROTOCOLS[protocolId]) ? works : msg('at rest'),
+      ...(choice.kind === 'unweighed' ? { with: choice.with } : {}),
     };
   }
   return {

@@ -168,8 +168,12 @@ function FoldedDock({
         <Link to="/floor" className="font-semibold underline underline-offset-4">
           {clocks.length} {nameOf(isAll, clocks.length)} up
         </Link>
-        , the longest <span className="figures">{clock(longest.clockMs)}</span>: {longest.clientName},{' '}
-        {translate(LIMB_NAMES[longest.limb])}, <span className="figures">{clock(longest.leftMs)}</span> left
+        , the longest <span className="figures">{clock(longest.clockMs)}</span>
+        {/* On a phone it has one line. */}
+        <span className="max-sm:sr-only">
+          : {longest.clientName}, {translate(LIMB_NAMES[longest.limb])},{' '}
+          <span className="figures">{clock(longest.leftMs)}</span> left
+        </span>
       </Trans>
     </p>
   );
@@ -198,7 +202,7 @@ function DockedSession({
     >
       <Link
         to={`/sessions/${view.id}`}
-        className={`font-semibold underline decoration-rule underline-offset-4 ${compact ? 'min-w-0' : 'min-w-52 max-sm:min-w-0'}`}
+        className={`font-semibold underline decoration-rule underline-offset-4 max-sm:text-[15px] ${compact ? 'min-w-0' : 'min-w-52 max-sm:min-w-0'}`}
       >
         {/* On a phone a cuff has one line. */}
         <span className="max-sm:hidden">
@@ -208,14 +212,14 @@ function DockedSession({
           {initialsOf(view.clientName)}, {translate(LIMB_NAMES[limb])}
         </span>
       </Link>
-      <span className={`figures max-sm:text-[15px] ${compact ? 'text-lg' : 'text-xl'}`}>
+      <span className={`figures whitespace-nowrap max-sm:text-[15px] ${compact ? 'text-lg' : 'text-xl'}`}>
         {pressureWords(pressureMmHg)}
       </span>
       <span className={`figures max-sm:hidden ${compact ? 'text-lg' : 'text-xl'}`}>
         {clock(clockMs)} <span className={compact ? 'sr-only' : 'text-[14px] text-quiet'}>{t`occluded`}</span>
       </span>
       <span
-        className={`figures max-sm:text-[17px] ${compact ? 'text-lg' : 'text-xl'} ${alarm === 'none' ? '' : 'font-bold text-vermilion'}`}
+        className={`figures whitespace-nowrap max-sm:text-[15px] ${compact ? 'text-lg' : 'text-xl'} ${alarm === 'none' ? '' : 'font-bold text-vermilion'}`}
       >
         {clock(leftMs)}{' '}
         <span className="text-[14px]">
@@ -228,7 +232,7 @@ function DockedSession({
         </strong>
       )}
       <Button
-        className="ml-auto max-sm:px-3 max-xl:px-3"
+        className="ml-auto max-sm:px-2 max-xl:px-3"
         kind={alarm === 'now' ? 'stop' : 'plain'}
         onClick={() => act({ do: 'release', limbs: [limb] })}
       >

@@ -39,7 +39,7 @@ export function ReopenQuestion() {
     <section
       role="alertdialog"
       aria-label={t`This page was closed with a cuff up`}
-      className="max-h-[33dvh] shrink-0 divide-y divide-rule overflow-y-auto border-b-4 border-vermilion bg-tint px-6"
+      className="max-h-[33dvh] shrink-0 divide-y divide-rule overflow-y-auto border-b-4 border-vermilion bg-tint px-6 max-sm:max-h-[25dvh] max-sm:px-3"
     >
       {asked.map((session) => (
         <Question
@@ -62,15 +62,15 @@ function Question({ session: { view, state }, answered }: { session: LiveSession
     <div
       role="group"
       aria-label={t`Is the cuff of ${view.clientName} still up?`}
-      className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2"
+      className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2 max-sm:gap-y-1 max-sm:py-1.5"
     >
-      <p className="min-w-0 flex-1 basis-72 text-lg leading-snug">
+      <p className="min-w-0 flex-1 basis-72 text-lg leading-snug max-sm:text-[15px]">
         <Trans>
-          <strong>Is the cuff of {view.clientName} still up?</strong> This page was closed: {words.join('; ')}
-          .
+          <strong>Is the cuff of {view.clientName} still up?</strong>{' '}
+          <span className="max-sm:sr-only">This page was closed:</span> {words.join('; ')}.
         </Trans>
       </p>
-      <div className="flex shrink-0 gap-4">
+      <div className="flex shrink-0 gap-4 max-sm:gap-2">
         <Button
           kind="stop"
           onClick={() => {

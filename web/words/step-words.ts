@@ -121,7 +121,10 @@ export function promptWords(plan: Plan, step: NextStep, state: SessionState, now
   const exercise = step.do === 'end-set' ? plan.exercises[step.place.exerciseIndex] : undefined;
   const isStrapped = inHand(plan, state)?.limbs.some(({ kind }) => kind === 'by-feel') ?? false;
   if (exercise?.mode === 'aerobic') {
-    const pace = paceWords(exercise.intensity ?? { by: 'talking' }, exercise.estimate);
+    const { intensity = { by: 'talking' } } = exercise;
+    // Its load says talking pace already.
+    if (intensity.by === 'talking') return t`Heart rate at minute 5, at 15 and at the end.`;
+    const pace = paceWords(intensity, exercise.estimate);
     return t`${begun(pace)}. Heart rate at minute 5, at 15 and at the end.`;
   }
   if (

@@ -364,6 +364,16 @@ describe('what the keys do', () => {
     expect(effects.at(-1)?.effect).toEqual({ do: 'deflate', limb: 'left-thigh' });
   });
 
+  it('counts a cuff that a pump brought up, though the start was never heard of (RUN-1)', () => {
+    // The device that opened the session crashed before it sent the start; another goes on.
+    const unheard = stateOf(plan, []);
+    expect(unheard.startedAtMs).toBeNull();
+    const up: Intent = { do: 'pump-reports', limb: 'left-thigh', pressureMmHg: 58 };
+    expect(decide(plan, unheard, up, 1_000).events).toEqual([
+      { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 58 },
+    ]);
+  });
+
   it('says who runs it, and who it is handed to until their device takes it over (RUN-9)', () => {
     const handed = run(plan, [{ intent: { do: 'hand-over', to: 'hana' }, waitMs: 1_000 }]);
     expect(handed.state.handedTo).toBe('hana');

@@ -19,7 +19,6 @@ export function pumpReports(
   { plan, state, nowMs }: Situation,
   { limb, pressureMmHg }: Extract<Intent, { do: 'pump-reports' }>,
 ): Decision {
-  if (state.startedAtMs === null) return decided([]);
   const open = openInflation(state.limbs.find((candidate) => candidate.limb === limb));
   const read = Math.round(pressureMmHg);
   if (!open) {
