@@ -1,5 +1,6 @@
 import type { Browser, Page } from '@playwright/test';
 import { choose, chooseLink, expect, newDevice, openPerson, pick, test } from './nervato';
+import { patientMs } from './patience';
 
 /** Makes the link whose panel is open. @returns its address */
 async function makeLink(page: Page): Promise<string> {
@@ -198,4 +199,64 @@ test('chest pain at home: the emergency number first on the phone, and over ever
   await press('Finish and keep the record');
   await expect(home.getByRole('link', { name: 'Call 112' })).toBeVisible();
   await phone.close();
+});
+
+test('a wrap by its turns, cycles by the strap and holds without movement are done at home to their end', async ({
+  page,
+  browser,
+}) => {
+  const plans = page.getByRole('list', { name: 'Plans' });
+  /** A new plan, drafted from a wish, signed, and handed out. @returns the address of its link */
+  const handOut = async (called: string, wish: () => Promise<void>): Promise<string> => {
+    await page.goto('/');
+    await openPerson(page, 'Leocadia Brandt');
+    await chooseLink(page, 'Prescribe');
+    await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
+    await expect(page.getByRole('button', { name: 'Name, days', exact: true })).toBeVisible();
+    await wish();
+    await page.getByRole('button', { name: 'Name, days', exact: true }).click();
+    await page.getByLabel('Called').fill(called);
+    await page.getByRole('button', { name: /^Sign as/ }).click();
+    await plans.getByRole('button', { name: called }).click();
+    await page.getByText(`${called} at home: no link`).click();
+    return makeLink(page);
+  };
+  /** Presses what comes next until the session is kept, as somebody does who is in a hurry. */
+  const doAll = async (address: string, shows: RegExp): Promise<void> => {
+    const { phone, home } = await beginAtHome(browser, address);
+    const session = home.getByRole('region', { name: 'The session' });
+    await expect(session.getByText(shows).first()).toBeVisible();
+    await expect(async () => {
+      if (await session.isVisible()) await session.getByRole('button').first().click({ timeout: 1_000 });
+      expect(await home.getByText('All sent.').isVisible()).toBe(true);
+    }).toPass({ timeout: patientMs(90_000), intervals: [0] });
+    await phone.close();
+  };
+
+  await test.step('a wrap', async () => {
+    const address = await handOut('Wrapped arm', async () => {
+      await choose(page, 'Goal', 'Light recovery');
+      await choose(page, 'Limbs', 'left arm');
+    });
+    await doAll(address, /turns/);
+  });
+
+  await test.step('cycles', async () => {
+    const address = await handOut('Cycles in bed', async () => {
+      await choose(page, 'Goal', 'Cuff cycles');
+      await page.getByLabel('Cycles', { exact: true }).fill('3');
+    });
+    await doAll(address, /mark/);
+  });
+
+  await test.step('holds', async () => {
+    const address = await handOut('Holds', async () => {
+      await page.getByRole('button', { name: 'Add an exercise' }).click();
+      await page.getByLabel('Add an exercise').fill('quad set');
+      await page.getByRole('button', { name: /^Quad set/ }).click();
+      const leaveOut = page.getByRole('button', { name: /^Leave out (?!set|Quad)/ });
+      while ((await leaveOut.count()) > 0) await leaveOut.first().click();
+    });
+    await doAll(address, /mark/);
+  });
 });
