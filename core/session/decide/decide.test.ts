@@ -312,10 +312,26 @@ describe('what the keys do', () => {
     expect(late.state.stopped).not.toBeNull();
     const { state, nowMs } = run(plan, back(9_000));
     expect(state.stopped).toBeNull();
-    expect(state.sets).toMatchObject([{ countedReps: 10, reason: 'operator' }]);
+    // The touch cost nothing: the set it cut short is done again, as after a re-fit.
+    expect(state.sets).toEqual([]);
     expect(nextStep(plan, state, nowMs)).toMatchObject({ do: 'release', why: 'stopped' });
     const on = run(plan, [...back(9_000), ...press('next', 'next', 'next')]);
-    expect(openSet(on.state)).toMatchObject({ setIndex: 1 });
+    expect(openSet(on.state)).toMatchObject({ setIndex: 0, startedAtMs: on.nowMs });
+    // The clock ends it anew, and what was occluded before still counts.
+    const [ended] = dueEvents(plan, on.state, on.nowMs + 200_000);
+    expect(ended).toMatchObject({ key: 'set-ended 0.0 re-fit 1', body: { setIndex: 0, reason: 'done' } });
+    expect(on.state.limbs[0]?.inflations).toHaveLength(2);
+  });
+
+  it('leaves a set that was ended before the stop as it was', () => {
+    const ended = press('next', 'next', 'next');
+    const { state } = run(plan, [
+      ...ended,
+      { intent: { do: 'stop', why: STOPPED_BY_KEY }, waitMs: 3_000 },
+      { intent: { do: 'take-back-stop' }, waitMs: 3_000 },
+    ]);
+    expect(state.sets).toEqual(run(plan, ended).state.sets);
+    expect(state.sets).toHaveLength(1);
   });
 
   it('keeps the rest that ran when a stop is taken back in it', () => {
