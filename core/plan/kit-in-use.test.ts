@@ -11,7 +11,9 @@ const other = { ...target, limb: 'right-thigh' as const };
 const legs = { exercises: [exercise, { ...exercise, limbs: [target, other] }] };
 const cuff = { id: target.cuffId, label: 'Thigh medium' };
 const short = (howMany: number | undefined, ...plans: Parameters<typeof wornAtOnce>[0][]) =>
-  shortOf({ cuffs: [howMany === undefined ? cuff : { ...cuff, howMany }], straps: [] }, plans).map(inEnglish);
+  shortOf({ cuffs: [howMany === undefined ? cuff : { ...cuff, howMany }], straps: [], pumps: [] }, plans).map(
+    inEnglish,
+  );
 
 it('counts what one exercise wears at once, not what follows', () => {
   expect(wornAtOnce({ exercises: [exercise, exercise] }).get(target.cuffId)).toBe(1);
@@ -26,4 +28,16 @@ it('says what is short over all that run at the same time', () => {
 
 it('counts nothing whose number is not known', () => {
   expect(short(undefined, legs, legs, legs)).toEqual([]);
+});
+
+it('counts pumps that stay on their cuff, and none where one can be unplugged and go round', () => {
+  const pumped = (...pumps: { keepsPressure: boolean }[]) =>
+    shortOf({ cuffs: [], straps: [], pumps }, [legs, plan]).map(inEnglish);
+  const stays = { keepsPressure: false };
+  expect(pumped(stays, stays, stays)).toEqual([]);
+  expect(pumped(stays, stays)).toEqual([
+    '3 cuffs are up at once, each stays on its pump, and there are 2 pumps.',
+  ]);
+  expect(pumped(stays, { keepsPressure: true })).toEqual([]);
+  expect(pumped()).toEqual([]);
 });

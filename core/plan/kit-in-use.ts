@@ -1,4 +1,5 @@
 import type { Cuff } from '../cuff/cuff';
+import type { Pump } from '../kit/pump';
 import type { Strap } from '../kit/strap';
 import { type Message, msg } from '../message/message';
 import type { Plan } from './plan';
@@ -6,7 +7,11 @@ import { isCuffed } from './target';
 
 /** What of the kit is worn, and how many of it exist; one whose number is not known is not counted. */
 type Worn = Pick<Cuff | Strap, 'id' | 'label' | 'howMany'>;
-type KitWorn = { cuffs: readonly Worn[]; straps: readonly Worn[] };
+type KitWorn = {
+  cuffs: readonly Worn[];
+  straps: readonly Worn[];
+  pumps: readonly Pick<Pump, 'keepsPressure'>[];
+};
 
 /** Pieces that are worn at the same time in a session, by id: the most that one of its exercises asks for. */
 export function wornAtOnce({ exercises }: Pick<Plan, 'exercises'>): Map<string, number> {
@@ -19,14 +24,34 @@ export function wornAtOnce({ exercises }: Pick<Plan, 'exercises'>): Map<string, 
   return most;
 }
 
+/** Cuffs that are up at the same time in a session: each needs a pump, unless it holds its pressure without one. */
+const cuffsAtOnce = ({ exercises }: Pick<Plan, 'exercises'>): number =>
+  Math.max(0, ...exercises.map(({ limbs }) => limbs.filter(isCuffed).length));
+
+/** One pump that can be unplugged goes round; those that stay on their cuff are counted. */
+function shortOfPumps(pumps: KitWorn['pumps'], plans: readonly Pick<Plan, 'exercises'>[]): Message[] {
+  const cuffs = plans.reduce((sum, plan) => sum + cuffsAtOnce(plan), 0);
+  if (pumps.length === 0 || pumps.some(({ keepsPressure }) => keepsPressure) || cuffs <= pumps.length)
+    return [];
+  return [
+    msg(
+      '{cuffs} cuffs are up at once, each stays on its pump, and there {pumps, plural, one {is # pump} other {are # pumps}}.',
+      { cuffs, pumps: pumps.length },
+    ),
+  ];
+}
+
 /**
  * What is short while these sessions run at the same time, in words: a cuff that one person wears is there for no other.
  * @param plans of the sessions that run, and of those to be opened
  * @example two people under a cuff of which there is one //=> "Thigh medium: 2 are worn at once, and there is 1."
  */
-export function shortOf({ cuffs, straps }: KitWorn, plans: readonly Pick<Plan, 'exercises'>[]): Message[] {
+export function shortOf(
+  { cuffs, straps, pumps }: KitWorn,
+  plans: readonly Pick<Plan, 'exercises'>[],
+): Message[] {
   const worn = plans.map(wornAtOnce);
-  return [...cuffs, ...straps].flatMap(({ id, label, howMany }) => {
+  const pieces = [...cuffs, ...straps].flatMap(({ id, label, howMany }) => {
     const asked = worn.reduce((sum, one) => sum + (one.get(id) ?? 0), 0);
     if (howMany === undefined || asked <= howMany) return [];
     return [
@@ -37,4 +62,5 @@ export function shortOf({ cuffs, straps }: KitWorn, plans: readonly Pick<Plan, '
       }),
     ];
   });
+  return [...pieces, ...shortOfPumps(pumps, plans)];
 }

@@ -27,9 +27,9 @@ const EDGES: Record<Attention['need'], string> = {
   over: 'border-l-transparent',
 };
 
-/** Two rows where it is narrow: who and what over what can be done. On a phone three. */
+/** Who and what, and the clocks of the cuffs beneath; where it is narrow, what can be done is beneath them, on a phone the strip as well. */
 const LANE =
-  'grid grid-cols-[minmax(10.5rem,13rem)_minmax(7rem,1fr)_6.5rem_auto] items-center gap-x-3 gap-y-1 @max-4xl:grid-cols-[minmax(9rem,13rem)_1fr_6.5rem] @max-lg:grid-cols-[1fr_6.5rem]';
+  'grid grid-cols-[minmax(10.5rem,14rem)_minmax(7rem,1fr)_6.5rem_auto] items-center gap-x-3 gap-y-1 @max-4xl:grid-cols-[minmax(9rem,13rem)_1fr_6.5rem] @max-lg:grid-cols-[1fr_6.5rem]';
 
 /** One person on the floor: what runs out, the session as a piece of the strip, every cuff's clock, and what can be done in one touch. */
 export function FloorLane({
@@ -79,25 +79,26 @@ export function FloorLane({
           <p className={`text-[15px] leading-tight ${words.urgent ? 'font-semibold text-vermilion' : ''}`}>
             {words.now}
           </p>
-          {isElsewhere && <p className="truncate text-[13px] leading-tight text-quiet">{runner}</p>}
         </div>
         <div className="min-w-0 @max-lg:col-span-2 @max-lg:row-start-2">
           <LaneStrip plan={plan} state={state} nowMs={nowMs} />
-          <ul className="flex flex-wrap gap-x-4 text-[13px] leading-tight">
-            {worn.length === 0 && <li className="text-quiet">{t`cuff down`}</li>}
-            {worn.map(({ limb, pressureMmHg, leftMs, alarm }) => (
-              <li key={limb} className={alarm === 'none' ? '' : 'font-bold text-vermilion'}>
-                <Trans>
-                  {translate(LIMB_LABELS[limb])}{' '}
-                  <span className="figures">{pressureWords(pressureMmHg)}</span>, left{' '}
-                  <span className="figures">{countdown(Math.max(0, leftMs))}</span>
-                </Trans>
-              </li>
-            ))}
-          </ul>
         </div>
-        <LaneFigure session={session} nowMs={nowMs} />
-        <div className="flex gap-1.5 @max-4xl:col-span-3 @max-lg:col-span-2 @max-lg:flex-wrap">
+        <div className="row-span-2 @max-lg:row-span-1">
+          <LaneFigure session={session} nowMs={nowMs} />
+        </div>
+        <ul className="col-span-2 row-start-2 flex flex-wrap gap-x-4 text-[13px] leading-tight @max-lg:row-start-3">
+          {worn.length === 0 && <li className="text-quiet">{t`cuff down`}</li>}
+          {worn.map(({ limb, pressureMmHg, leftMs, alarm }) => (
+            <li key={limb} className={alarm === 'none' ? '' : 'font-bold text-vermilion'}>
+              <Trans>
+                {translate(LIMB_LABELS[limb])} <span className="figures">{pressureWords(pressureMmHg)}</span>,
+                left <span className="figures">{countdown(Math.max(0, leftMs))}</span>
+              </Trans>
+            </li>
+          ))}
+          {isElsewhere && <li className="min-w-0 flex-1 basis-24 truncate text-quiet">{runner}</li>}
+        </ul>
+        <div className="row-span-2 flex gap-1.5 @max-4xl:col-span-3 @max-4xl:row-span-1 @max-lg:col-span-2 @max-lg:flex-wrap">
           {isHandedHere ? (
             <Button kind="main" className={NEXT} onClick={() => act(takeOver())}>
               {t`Take over`}
@@ -156,7 +157,7 @@ export function FloorLane({
   );
 }
 
-const NEXT = 'min-w-34 flex-1 px-2 leading-tight';
+const NEXT = 'w-30 px-2 leading-tight @max-4xl:min-w-34 @max-4xl:flex-1';
 
 /** A lane whose session is over: it waits for the next, so that the others keep their places. */
 export const EmptyLane = ({ number }: { number: number }) => (

@@ -91,10 +91,10 @@ export function FloorView() {
   useEscapeTwice(() => inHandDo({ do: 'stop', why: STOPPED_BY_KEY }));
   return (
     <div className="flex min-h-full flex-col px-4 pt-1">
-      <header className="flex min-h-12 flex-wrap items-center justify-between gap-x-6">
+      <header className="flex min-h-12 items-center justify-between gap-x-6 max-lg:flex-wrap">
         <h1 className="text-2xl font-semibold">{t`Floor`}</h1>
         {running.length > 0 && (
-          <p className="flex flex-wrap items-center gap-x-4 text-[14px] text-quiet max-lg:hidden">
+          <p className="flex min-w-0 flex-wrap items-center gap-x-4 text-[13px] leading-tight text-quiet max-lg:hidden">
             <span>
               <ItsKey of="lane" /> {t`takes a lane in hand`} <ItsKey of="next" /> {t`next`}
             </span>
@@ -104,7 +104,7 @@ export function FloorView() {
             </span>
           </p>
         )}
-        <span className="flex gap-2">
+        <span className="flex shrink-0 gap-2">
           <Button does="open-several" onClick={() => openGroup(true)}>
             {t`Open several`}
           </Button>

@@ -49,6 +49,7 @@ import { EnterSession } from './EnterSession';
 import { HomeLinks } from './HomeLinks';
 import { LighterToday, useLighter } from './LighterToday';
 import { Retarget } from './Retarget';
+import { ShortOfKit } from './ShortOfKit';
 
 /** What will be run, whether it may be, and what was run before. */
 export function RunBench({ client }: { client: ClientRecord }) {
@@ -154,6 +155,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
       {clear && guards.map((finding) => <FindingLine key={translate(finding.message)} finding={finding} />)}
       {lighter && makeLighter}
       {clear && checked && asked}
+      {ready && shown && practice && <ShortOfKit practice={practice} plan={shown} />}
       {failure !== null && <FieldError>{failureWords(failure)}</FieldError>}
       {open ? (
         <Link
