@@ -221,7 +221,7 @@ test('a wrap by its turns, cycles by the strap and holds without movement are do
     await page.getByText(`${called} at home: no link`).click();
     return makeLink(page);
   };
-  /** Presses what comes next until the session is kept, as somebody does who is in a hurry. */
+  /** Presses what comes next until the session is kept, as a person in a hurry does. */
   const doAll = async (address: string, shows: RegExp): Promise<void> => {
     const { phone, home } = await beginAtHome(browser, address);
     const session = home.getByRole('region', { name: 'The session' });

@@ -317,7 +317,7 @@ describe('what the keys do', () => {
     expect(nextStep(plan, state, nowMs)).toMatchObject({ do: 'release', why: 'stopped' });
     const on = run(plan, [...back(9_000), ...press('next', 'next', 'next')]);
     expect(openSet(on.state)).toMatchObject({ setIndex: 0, startedAtMs: on.nowMs });
-    // The clock ends it anew, and what was occluded before still counts.
+    // The clock ends it again, and what was occluded before still counts.
     const [ended] = dueEvents(plan, on.state, on.nowMs + 200_000);
     expect(ended).toMatchObject({ key: 'set-ended 0.0 re-fit 1', body: { setIndex: 0, reason: 'done' } });
     expect(on.state.limbs[0]?.inflations).toHaveLength(2);
