@@ -287,7 +287,7 @@ function candidates(wish: DraftWish, basis: Basis): ExerciseId[] {
 }
 
 function suits(exercise: Exercise, { goal, rung, isolatedOnly }: DraftWish): boolean {
-  if (isolatedOnly && exercise.kind !== 'isolated') return false;
+  if (exercise.isManual || (isolatedOnly && exercise.kind !== 'isolated')) return false;
   const moves = exercise.rung !== 'isometric' && exercise.rung !== 'passive' && exercise.kind !== 'aerobic';
   switch (GOALS[goal].from) {
     case 'tested':

@@ -57,6 +57,8 @@ export const exerciseSchema = z.object({
   rung: rungSchema,
   /** What its oxygen cost is worked out by, where that is known: by watts, on the level, or on a belt that tilts (chapter 6). */
   ergometry: z.enum(['cycling', 'walking', 'treadmill']).optional(),
+  /** Done to the person, by a practitioner or a machine: chosen by hand, never drafted. */
+  isManual: z.literal(true).optional(),
   /** Done in water, where nothing with a gauge or a tube goes (rule TIGHT). */
   inWater: z.literal(true).optional(),
   cue: z.union([

@@ -1,9 +1,19 @@
+import leven from 'leven';
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
 import { inEnglish } from '#language/render';
 import type { Text } from '../message/message';
+import { EVERYDAY } from './everyday-words';
 import { exerciseSchema, isWeighed } from './exercise';
-import { EVERY_EXERCISE, type ExerciseFilter, findExercises, isAmong, libraryOf } from './exercises';
+import {
+  EVERY_EXERCISE,
+  EXERCISES,
+  type ExerciseFilter,
+  findExercises,
+  isAmong,
+  libraryOf,
+  nearestWords,
+} from './exercises';
 
 const LIBRARY = libraryOf({});
 const ALL = Object.values(LIBRARY);
@@ -35,6 +45,36 @@ describe('the exercise library', () => {
     expect(findExercises('STANDING calf', LIBRARY, inEnglish)).toEqual(['calf-raise-standing']);
     expect(findExercises('', LIBRARY, inEnglish)).toHaveLength(ALL.length);
     expect(findExercises('trampoline', LIBRARY, inEnglish)).toEqual([]);
+  });
+
+  it.each([
+    ['chair', 'sit-to-stand'],
+    ['deadlift', 'deadlift'],
+    ['deadlift', 'hip-hinge'],
+    ['front squat', 'front-squat'],
+    ['walking', 'walking'],
+    ['walk', 'treadmill-incline'],
+    ['stairs', 'step-up-15'],
+    ['bike', 'cycling'],
+    ['manual', 'passive-range-leg'],
+    ['mobilisation', 'passive-range-arm'],
+    ['without hands', 'sit-to-stand'],
+    ['with hands', 'sit-to-stand-hands'],
+  ])('is found by everyday words: %s is %s', (sought, id) => {
+    expect(findExercises(sought, LIBRARY, inEnglish)).toContain(id);
+  });
+
+  it('has everyday words of its own exercises only', () => {
+    expect(Object.keys(EVERYDAY).filter((id) => !(id in EXERCISES))).toEqual([]);
+  });
+
+  it('says what may have been meant where nothing is found', () => {
+    const meant = (sought: string) => nearestWords(sought, LIBRARY, inEnglish, leven);
+    expect(meant('squad')).toBe('squat');
+    expect(meant('front squad')).toBe('front squat');
+    expect(meant('bicepz curl')).toBe('biceps curl');
+    expect(meant('trampoline')).toBeNull();
+    expect(meant('xyz')).toBeNull();
   });
 
   it('is kept to a limb, a kind and what loads it', () => {

@@ -6,6 +6,7 @@ import { LEG_EXERCISES } from './data/leg-exercises';
 import { SHOULDER_AND_HAND_EXERCISES } from './data/shoulder-and-hand-exercises';
 import { STEP_AND_HIP_EXERCISES } from './data/step-and-hip-exercises';
 import { EQUIPMENT_NAMES } from './equipment-words';
+import { everydayWords } from './everyday-words';
 import type { Exercise } from './exercise';
 import { musclesText } from './muscle-names';
 
@@ -54,18 +55,65 @@ export const EVERY_EXERCISE: ExerciseFilter = { limbKind: 'any', kind: 'any', eq
 export const isAmong = (exercise: Exercise, filter: ExerciseFilter): boolean =>
   FILTERED.every((key) => filter[key] === 'any' || filter[key] === exercise[key]);
 
-/** Exercises whose name, muscle, equipment or kind contain every word of `sought`, in the library's order. */
+/** All that an exercise is found by: its name, what it is called every day, its muscle, equipment, kind and position. */
+function searchText(id: ExerciseId, exercise: Exercise, inLanguage: (text: Text) => string): string {
+  const { label, muscle, equipment, kind, position } = exercise;
+  const said = [
+    label,
+    everydayWords(id) ?? '',
+    musclesText(muscle),
+    EQUIPMENT_NAMES[equipment],
+    POSITION_NAMES[position],
+  ];
+  return [...said.map(inLanguage), muscle, kind, position].join(' ').toLowerCase();
+}
+
+const wordsOf = (text: string): string[] =>
+  text
+    .toLowerCase()
+    .split(/[\s,]+/)
+    .filter(Boolean);
+
+/** Exercises whose name, everyday name, muscle, equipment or kind contain every word of `sought`, in the library's order. */
 export function findExercises(
   sought: string,
   library: Library,
   inLanguage: (text: Text) => string,
 ): ExerciseId[] {
-  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+  const words = wordsOf(sought);
   return Object.entries(library)
-    .filter(([, { label, muscle, equipment, kind, position }]) => {
-      const said = [label, musclesText(muscle), EQUIPMENT_NAMES[equipment], POSITION_NAMES[position]];
-      const text = [...said.map(inLanguage), muscle, kind, position].join(' ').toLowerCase();
+    .filter(([id, exercise]) => {
+      const text = searchText(id, exercise, inLanguage);
       return words.every((word) => text.includes(word));
     })
     .map(([id]) => id);
+}
+
+/** Letters that may be wrong in a word: one of a short one, two of a long one, none of what has no more than three. */
+const mostWrong = (word: string): number => (word.length < 4 ? 0 : word.length < 7 ? 1 : 2);
+
+/**
+ * What may have been meant where nothing is found: each word by the one of the library that it is nearest to.
+ * @param distance letters that two words differ by
+ * @returns null where a word is like none
+ * @example nearestWords('squad', library, inLanguage, leven) //=> 'squat'
+ */
+export function nearestWords(
+  sought: string,
+  library: Library,
+  inLanguage: (text: Text) => string,
+  distance: (a: string, b: string) => number,
+): string | null {
+  const known = new Set(
+    Object.entries(library).flatMap(([id, exercise]) => wordsOf(searchText(id, exercise, inLanguage))),
+  );
+  const meant = wordsOf(sought).map((word) => {
+    if ([...known].some((one) => one.includes(word))) return word;
+    const [nearest] = [...known]
+      .map((one) => ({ one, away: distance(word, one) }))
+      .filter(({ away }) => away <= mostWrong(word))
+      .sort((a, b) => a.away - b.away);
+    return nearest?.one ?? null;
+  });
+  return meant.includes(null) ? null : meant.join(' ');
 }

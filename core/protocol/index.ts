@@ -30,6 +30,7 @@ export {
   isAmong,
   type Library,
   libraryOf,
+  nearestWords,
 } from './exercises';
 export { type Joint, type Joints, jointsOf, type Point } from './figure';
 export { INTENSITIES, type Intensity } from './intensity';

@@ -5,9 +5,11 @@ import { useEffect, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { GOALS, type GoalId, goalIdSchema } from '#core/plan';
+import { libraryOf } from '#core/protocol';
 import { LINK_IDS, LINK_LABELS } from '#core/record';
 import { KEYS } from '../data/keys';
 import { usePeople } from '../data/people';
+import { usePractice } from '../data/queries';
 import { inSentence, translate } from '../language/translate';
 import { KeyHint } from '../parts/base/Button';
 import { BEHIND } from '../parts/base/Panel';
@@ -16,9 +18,11 @@ import { ACTIONS, type ActionId } from '../state/actions';
 import { type Here, here } from '../state/here';
 import { BENCH_LETTERS, keyWords, PLACES } from '../state/places';
 import { tour } from '../state/tour';
+import { searchExercises } from '../words/search-exercises';
 
 // More people are found by more letters.
 const MOST_PEOPLE = 12;
+const MOST_EXERCISES = 5;
 
 /** What there is of a person beside the links of their chain, by the words people have for it. */
 const PAGES = [
@@ -46,11 +50,11 @@ const PAGES = [
 
 /** What is done at each link of the chain, by the words people have for it. */
 const LINK_WORDS: Record<(typeof LINK_IDS)[number], string> = {
-  screen: t`questionnaire, medicines, clearance, hold, blood pressure rises in work`,
+  screen: t`questionnaire, medicines, clearance, hold, blood pressure rises in work, blood clot, thrombosis, embolism, contraindication, blood thinner, pregnant, varicose veins, letter`,
   fit: t`girth, tape, cuff size, strap, wrap`,
-  measure: t`LOP, occlusion pressure, probe, by feel, turns, squeezes`,
+  measure: t`LOP, occlusion pressure, probe, by feel, turns, squeezes, Doppler, oximeter, pulse`,
   load: t`1RM, strength test, heavy work`,
-  prescribe: t`plan, finisher, heavy lift first, another place, gym, travelling`,
+  prescribe: t`plan, finisher, heavy lift first, another place, gym, travelling, superset, circuit, drop set, without LOP, 130 mmHg, arbitrary pressure, protocol, sets, 30-15-15-15`,
   run: t`session, ice, compression, swelling, lighter today`,
 };
 
@@ -62,7 +66,7 @@ const NEW_PLANS: Record<GoalId, string> = {
   rehab: t`knee, after surgery, operation, isometric, physiotherapy`,
   'warm-up': t`activation, before lifting, primer`,
   recovery: t`day off, light day, flush`,
-  aerobic: t`walk, cycle, bike, cardio, row, sled, endurance`,
+  aerobic: t`walk, walking, cycle, bike, cardio, row, sled, endurance, 130`,
   passive: t`no exercise, bed rest, immobilised, in a cast`,
   cycles: t`preparation, intermittent, on and off, up and down, several times a day`,
 };
@@ -96,6 +100,10 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
   const inHand = usePersonInHand();
   const meant = people.length > 0 ? people : called.length > 0 ? called : inHand ? [inHand] : [];
   const first = people[0];
+  const library = libraryOf(usePractice().data?.ownExercises ?? {});
+  const exercises =
+    search.trim().length < 3 ? [] : searchExercises(search, library).ids.slice(0, MOST_EXERCISES);
+  const nameOf = (id: string): string => translate(library[id]?.label) ?? '';
   const hurry = useHaste(isSettled, () => {
     // Where no person has that name it was an action.
     if (!first) return document.querySelector<HTMLElement>('[cmdk-item][data-selected=true]')?.click();
@@ -187,6 +195,18 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
             </Command.Item>
           )),
         )}
+        {exercises.map((id) => (
+          <Command.Item
+            key={`exercise ${id}`}
+            className={row}
+            value={`exercise ${id}`}
+            // Found already, by everyday words and with letters that are wrong.
+            keywords={[search]}
+            onSelect={then(() => navigate(`/exercises?find=${encodeURIComponent(nameOf(id))}`))}
+          >
+            {t`Exercise: ${nameOf(id)}`}
+          </Command.Item>
+        ))}
         {PLACES.map(({ to, label, words, letter }) => (
           <Command.Item key={to} className={row} onSelect={then(() => navigate(to))}>
             {label}: {words} {letter !== undefined && <Key>{keyWords(letter)}</Key>}

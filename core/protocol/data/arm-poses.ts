@@ -182,6 +182,7 @@ export const ARM_POSES: Record<ArmExerciseId, Pose> = {
     { props: ['table'] },
   ),
   'passive-cuff-arm': figure(SUPINE, {}, {}, IN_BED),
+  'passive-range-arm': figure(SUPINE, {}, {}, IN_BED),
 
   // Forearm, wrist and hand.
   'wrist-extension': figure(

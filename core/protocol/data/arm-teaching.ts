@@ -275,6 +275,11 @@ export const ARM_TEACHING: Record<ArmExerciseId, Teaching> = {
     msg('The trunk rocks.'),
     { forMuscle: 'arms' },
   ),
+  'passive-range-arm': teach(
+    msg('Lying, arm bare; the joint is moved by the practitioner or a machine.'),
+    msg('As far as is free of pain, within what a letter allows.'),
+    msg('The person helps or holds against it.'),
+  ),
   'passive-cuff-arm': teach(
     msg('Lying or sitting, arm bare, palm up, easily seen.'),
     msg('No joint moves.'),

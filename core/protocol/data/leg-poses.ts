@@ -104,6 +104,12 @@ export const LEG_POSES: Record<LegExerciseId, Pose> = {
     { trunk: 150, arm: [-60, 150], leg: [86, -28, 90] },
     { load: 'neck' },
   ),
+  'front-squat': figure(
+    STANDING,
+    { arm: [60, 150] },
+    { trunk: 165, arm: [60, 150], leg: [90, -28, 90] },
+    { load: 'wrist' },
+  ),
   'goblet-squat': figure(
     STANDING,
     { arm: [25, 150] },
@@ -133,8 +139,20 @@ export const LEG_POSES: Record<LegExerciseId, Pose> = {
     { trunk: 180, arm: [0, 0], leg: [0, 0, 90] },
     { held: 'ankle', props: ['seat'] },
   ),
+  'sit-to-stand-hands': figure(
+    SITTING,
+    { trunk: 165, arm: [20, 60], leg: [90, -8, 90] },
+    { trunk: 180, arm: [5, 10], leg: [0, 0, 90] },
+    { held: 'ankle', props: ['seat'] },
+  ),
   'wall-sit': figure(STANDING, { leg: [10, 0, 90] }, { leg: [78, 0, 90] }, { props: ['wall'] }),
   'hip-hinge': figure(STANDING, {}, { trunk: 112, arm: [10, 10], leg: [12, -14, 90] }),
+  deadlift: figure(
+    STANDING,
+    { trunk: 120, arm: [0, 0], leg: [55, -30, 90] },
+    { trunk: 180, arm: [0, 0], leg: [0, 0, 90] },
+    { load: 'wrist' },
+  ),
   'romanian-deadlift': figure(
     STANDING,
     {},
@@ -330,4 +348,5 @@ export const LEG_POSES: Record<LegExerciseId, Pose> = {
   ),
   'ankle-pump': figure(SUPINE, { leg: [90, 90, 120] }, { leg: [90, 90, 200] }, IN_BED),
   'passive-cuff-leg': figure(SUPINE, {}, {}, IN_BED),
+  'passive-range-leg': figure(SUPINE, {}, {}, IN_BED),
 };

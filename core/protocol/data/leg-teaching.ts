@@ -118,6 +118,12 @@ export const LEG_TEACHING: Record<LegExerciseId, Teaching> = {
     msg('The trunk tips forward; breath held to the top.'),
     { unloaded: 'air-squat' },
   ),
+  'front-squat': teach(
+    msg('Bar on the front of the shoulders, hands outside it, safety arms set.'),
+    msg('As deep as the trunk stays tall.'),
+    msg('Elbows drop and the bar rolls forward.'),
+    { unloaded: 'air-squat' },
+  ),
   'goblet-squat': teach(
     msg('Weight held against the chest, elbows down.'),
     msg('As deep as the heels stay down.'),
@@ -150,6 +156,11 @@ export const LEG_TEACHING: Record<LegExerciseId, Teaching> = {
     msg('All the way up, and down without a drop.'),
     msg('Falling back the last bit; more weight on the good leg.'),
   ),
+  'sit-to-stand-hands': teach(
+    msg('Seat with armrests, feet under the knees.'),
+    msg('All the way up, and down without a drop.'),
+    msg('The arms do it; more weight on the good leg.'),
+  ),
   'wall-sit': teach(
     msg('Back flat on a wall, feet a step away.'),
     msg('As low as is free of pain, thighs level at most.'),
@@ -159,6 +170,12 @@ export const LEG_TEACHING: Record<LegExerciseId, Teaching> = {
     msg('Feet hip wide, a stick along the spine shows it long.'),
     msg('Trunk to 45 degrees, or where the back would round.'),
     msg('It becomes a squat; the back rounds.'),
+  ),
+  deadlift: teach(
+    msg('Bar over the middle of the foot, hands outside the knees.'),
+    msg('From the floor, or from blocks where the back would round.'),
+    msg('Hips shoot up first; the bar drifts away from the shins.'),
+    { unloaded: 'hip-hinge' },
   ),
   'romanian-deadlift': teach(
     msg('Weights at the thighs, knees a little bent.'),
@@ -367,6 +384,11 @@ export const LEG_TEACHING: Record<LegExerciseId, Teaching> = {
     msg('On the back, heel free.'),
     msg('All the way, both ways.'),
     msg('Done too fast to pump anything.'),
+  ),
+  'passive-range-leg': teach(
+    msg('Lying, leg bare; the joint is moved by the practitioner or a machine.'),
+    msg('As far as is free of pain, within what a letter allows.'),
+    msg('The person helps or holds against it.'),
   ),
   'passive-cuff-leg': teach(
     msg('Lying, leg bare, easily seen.'),

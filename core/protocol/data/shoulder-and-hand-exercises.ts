@@ -231,4 +231,17 @@ export const SHOULDER_AND_HAND_EXERCISES = {
     rung: 'unloaded',
     cue: msg('Bent forward, let the arm hang and swing small circles.'),
   },
+  'passive-range-arm': {
+    label: msg('Passive range and manual work, arm'),
+    muscle: 'upper arm',
+    joints: [],
+    limbKind: 'arm',
+    position: 'lying',
+    kind: 'passive',
+    sides: 'either',
+    equipment: 'none',
+    rung: 'passive',
+    isManual: true,
+    cue: msg('Let it be moved, no work of your own; watch the colour.'),
+  },
 } as const satisfies Record<string, Exercise>;

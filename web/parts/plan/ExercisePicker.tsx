@@ -4,13 +4,13 @@ import {
   EQUIPMENT_NAMES,
   type Exercise,
   type ExerciseId,
-  findExercises,
   type Library,
   musclesText,
   teachingOf,
 } from '#core/protocol';
 import { POSITION_NAMES } from '#core/quantity';
 import { translate } from '../../language/translate';
+import { searchExercises } from '../../words/search-exercises';
 import { ExerciseFigure } from '../drawing/ExerciseFigure';
 import { Field } from '../fields/Field';
 import { HowTaught } from './HowTaught';
@@ -34,7 +34,7 @@ export function ExercisePicker({
   onChange: (id: ExerciseId) => void;
 }) {
   const [sought, setSought] = useState('');
-  const found = findExercises(sought, library, translate);
+  const { ids: found, meant } = searchExercises(sought, library);
   const shown = sought.trim() === '' ? (value === null ? [] : [value]) : found.slice(0, MOST_SHOWN);
   const take = (id: ExerciseId) => {
     onChange(id);
@@ -57,6 +57,7 @@ export function ExercisePicker({
           take(first);
         }}
         error={found.length === 0 ? t`Nothing found: try fewer letters.` : undefined}
+        hint={meant === null ? undefined : t`“${meant}”?`}
       />
       <ul className="mt-1">
         {shown.map((id) => (

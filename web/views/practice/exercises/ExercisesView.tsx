@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { list } from '#core/message';
 import { RUNG_NAMES } from '#core/plan';
 import {
@@ -10,7 +11,6 @@ import {
   EXERCISES,
   equipmentSchema,
   exerciseKindSchema,
-  findExercises,
   isAmong,
   jointName,
   type Library,
@@ -29,13 +29,15 @@ import { Field, FieldError } from '../../../parts/fields/Field';
 import { Picker } from '../../../parts/fields/Picker';
 import { useRetire } from '../../../parts/forms/use-retire';
 import { HowTaught } from '../../../parts/plan/HowTaught';
+import { searchExercises } from '../../../words/search-exercises';
 import { ExerciseForm } from './ExerciseForm';
 
 /** The exercise library: searched, changed, and added to; what the practice made its own is marked. */
 export function ExercisesView() {
   const { data: practice } = usePractice();
   const isClinician = useMay('keep-limits');
-  const [sought, setSought] = useState('');
+  const [asked] = useSearchParams();
+  const [sought, setSought] = useState(asked.get('find') ?? '');
   const [filter, setFilter] = useState(EVERY_EXERCISE);
   const [open, setOpen] = useState<string | null>(null);
   const { retire, error } = useRetire((id: string, isRetired) =>
@@ -43,7 +45,8 @@ export function ExercisesView() {
   );
   if (!practice) return <Reading inFrame>{t`Reading the practice…`}</Reading>;
   const library = libraryOf(practice.ownExercises);
-  const found = findExercises(sought, library, translate).filter((id) => {
+  const { ids, meant } = searchExercises(sought, library);
+  const found = ids.filter((id) => {
     const exercise = library[id];
     return exercise !== undefined && isAmong(exercise, filter);
   });
@@ -62,6 +65,7 @@ export function ExercisesView() {
           autoComplete="off"
           value={sought}
           onChange={(event) => setSought(event.target.value)}
+          hint={meant === null ? undefined : t`“${meant}”?`}
           error={
             found.length === 0 ? t`Nothing found: try fewer letters, or any limb, kind and kit.` : undefined
           }
