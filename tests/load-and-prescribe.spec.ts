@@ -279,6 +279,19 @@ test('a practice adds an exercise of its own, and it is found where exercises ar
   await page.getByRole('button', { name: 'Add an exercise' }).click();
   await page.getByLabel('Add an exercise').fill('harbour');
   await expect(page.getByRole('button', { name: /^Harbour step-down/ })).toBeVisible();
+  // With a wrong letter, and by the word of every day.
+  await page.getByLabel('Add an exercise').fill('squad');
+  await expect(page.getByText('“squat”?')).toBeVisible();
+  await page.getByLabel('Add an exercise').fill('chair');
+  await expect(page.getByRole('button', { name: /^Sit to stand/ }).first()).toBeVisible();
+  await page.getByLabel('Add an exercise').fill('');
+  await pressKey(page, 'Control+K');
+  const palette = page.getByPlaceholder('A person or an action');
+  await palette.fill('squad');
+  await expect(page.getByRole('option', { name: /^Exercise: .*squat/i })).toHaveCount(5);
+  await palette.fill('deadlift');
+  await page.getByRole('option', { name: 'Exercise: Deadlift' }).click();
+  await expect(page.getByRole('textbox', { name: 'Search', exact: true })).toHaveValue('Deadlift');
 });
 
 test('a side that was operated on is not tested without a clinician’s reason', async ({ page }) => {

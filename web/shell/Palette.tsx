@@ -199,9 +199,8 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
           <Command.Item
             key={`exercise ${id}`}
             className={row}
-            value={`exercise ${id}`}
-            // Found already, by everyday words and with letters that are wrong.
-            keywords={[search]}
+            // Found already, by everyday words and with letters that are wrong: it has what was typed in it.
+            value={`exercise ${id} ${search}`}
             onSelect={then(() => navigate(`/exercises?find=${encodeURIComponent(nameOf(id))}`))}
           >
             {t`Exercise: ${nameOf(id)}`}
