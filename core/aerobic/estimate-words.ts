@@ -2,11 +2,12 @@ import { list, type Message, msg, sentences } from '../message/message';
 import { type Intensity, intensityWords } from '../protocol/intensity';
 import { type Aerobic, type AerobicEstimate, estimateOf } from './estimate';
 import type { Fitness } from './fitness';
+import { figuresOf } from './zone';
 
 /** An estimate in words; null where there is none. @example 'about 75 W, 104–118 beats a minute' */
 export function estimateWords({ watts, speed, zone, percentVo2max }: AerobicEstimate): Message | null {
   const figures = [
-    ...(watts ? [msg('{watts} W', { watts: watts.value })] : []),
+    ...(watts ? [intensityWords({ by: 'watts', watts: watts.value })] : []),
     ...(speed
       ? [
           msg('{kmPerHour} km/h at {gradientPercent} %', {
@@ -15,15 +16,8 @@ export function estimateWords({ watts, speed, zone, percentVo2max }: AerobicEsti
           }),
         ]
       : []),
-    ...(zone
-      ? [
-          msg('{lowPerMinute}–{highPerMinute} beats a minute', {
-            lowPerMinute: zone.lowPerMinute.value,
-            highPerMinute: zone.highPerMinute.value,
-          }),
-        ]
-      : []),
-    ...(percentVo2max ? [msg('{percent} % of VO2max', { percent: percentVo2max.value })] : []),
+    ...(zone ? [intensityWords({ by: 'heart-rate', ...figuresOf(zone) })] : []),
+    ...(percentVo2max ? [intensityWords({ by: 'vo2max', percent: percentVo2max.value })] : []),
   ];
   return figures.length === 0 ? null : msg('about {figures}', { figures: list(figures, ', ') });
 }

@@ -1,16 +1,17 @@
 import type { Derived, Step } from '../derivation/derived';
-import { type Message, mass, msg } from '../message/message';
+import { type Message, msg } from '../message/message';
 import type { Exercise } from '../protocol/exercise';
 import { INTENSITIES, type Intensity } from '../protocol/intensity';
 import { roundDownToDivision, toDecimals } from '../quantity/rounding';
 import type { Unit } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 import { type Asked, oxygenOfOutput } from './asked';
+import { cyclingLine } from './cycling-line';
 import type { Fitness } from './fitness';
 import { heartLine } from './heart-line';
-import { AT_REST, gradientAt, isWalk, walkingAt, wattsAt } from './oxygen';
+import { AT_REST, gradientAt, isWalk, walkingAt } from './oxygen';
 
-const { oxygen, zonePoints, mostPercentVo2max } = RULES.PRO.figures;
+const { zonePoints, mostPercentVo2max } = RULES.PRO.figures;
 /** What bikes and belts can be set to. */
 const STEPS = { watts: 5, kmPerHour: 0.1, gradientPercent: 0.5 };
 const BELT_KM_PER_HOUR = INTENSITIES.speed.first.kmPerHour;
@@ -84,33 +85,17 @@ const derived = (unit: Unit, value: number, working: Step[]): Derived => ({
   rules: ['PRO'],
 });
 
-function wattsFor(
-  mlPerKgMin: number,
-  { vo2max, massKg }: Fitness,
-  working: readonly Step[],
-): Derived | undefined {
-  const peak = vo2max?.reached?.watts;
-  const exact =
-    vo2max && peak !== undefined
-      ? {
-          watts:
-            ((mlPerKgMin - oxygen.cyclingUnloaded) / (vo2max.mlPerKgMin - oxygen.cyclingUnloaded)) * peak,
-          label: msg('Own test, {peak} W at the end', { peak }),
-        }
-      : massKg === null
-        ? null
-        : {
-            watts: wattsAt(mlPerKgMin, massKg),
-            label: msg('Equation of cycling, {mass}', { mass: mass(massKg) }),
-          };
-  if (!exact) return undefined;
-  const watts = roundDownToDivision(Math.max(0, exact.watts), STEPS.watts);
+function wattsFor(mlPerKgMin: number, fitness: Fitness, working: readonly Step[]): Derived | undefined {
+  const line = cyclingLine(fitness);
+  if (!line) return undefined;
+  const exact = line.wattsAt(mlPerKgMin);
+  const watts = roundDownToDivision(Math.max(0, exact), STEPS.watts);
   if (watts <= 0) return undefined;
   return derived('W', watts, [
     ...working,
     {
-      label: exact.label,
-      detail: msg('{exact} W, rounded down to {watts} W', { exact: toDecimals(exact.watts, 1), watts }),
+      label: line.label,
+      detail: msg('{exact} W, rounded down to {watts} W', { exact: toDecimals(exact, 1), watts }),
     },
   ]);
 }

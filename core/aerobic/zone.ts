@@ -5,13 +5,19 @@ import type { AerobicEstimate } from './estimate';
 /** Beats a minute that work is kept within. */
 export type Zone = { lowPerMinute: number; highPerMinute: number };
 
+/** A zone that was worked out, as its figures. */
+export const figuresOf = ({ lowPerMinute, highPerMinute }: NonNullable<AerobicEstimate['zone']>): Zone => ({
+  lowPerMinute: lowPerMinute.value,
+  highPerMinute: highPerMinute.value,
+});
+
 /** The zone of an exercise: the one that was planned, else the one its share of VO2max comes to; null where it has none. */
 export function zoneOf(
   exercise: { intensity?: Intensity | undefined; estimate?: AerobicEstimate | undefined } | undefined,
 ): Zone | null {
   if (exercise?.intensity?.by === 'heart-rate') return exercise.intensity;
   const zone = exercise?.estimate?.zone;
-  return zone ? { lowPerMinute: zone.lowPerMinute.value, highPerMinute: zone.highPerMinute.value } : null;
+  return zone ? figuresOf(zone) : null;
 }
 
 /**
