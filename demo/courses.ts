@@ -10,6 +10,8 @@ import type { SignId } from '#core/session';
 export type Course = {
   name: string;
   story: string;
+  /** 65 or older. */
+  from65?: true;
   limbs: Limb[];
   goal: GoalId;
   exerciseId: string;
@@ -65,6 +67,7 @@ export const COURSES: Course[] = [
     ...leg,
     name: 'Birgitta Somerhall',
     story: 'Net mender, seventy-one and short of breath on the quay steps.',
+    from65: true,
     girthCm: 50,
     lopMmHg: 168,
     eightRepsKg: 16,

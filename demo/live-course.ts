@@ -179,7 +179,7 @@ export async function liveCourse(
   };
   const calm = { systolicMmHg: 124, diastolicMmHg: 78 };
   await tell('screenings', {
-    yes: course.operated ? ['recent-surgery'] : [],
+    yes: [...(course.operated ? ['recent-surgery'] : []), ...(course.from65 ? ['over-65'] : [])],
     bloodPressures: [calm, calm],
     note: '',
     ...operationOf(course, startMs),

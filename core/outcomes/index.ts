@@ -32,6 +32,7 @@ export {
   measureOf,
   takenHere,
 } from './measures';
+export { painChange } from './provoking-test';
 export type { Rate } from './rate';
 export {
   type Report,

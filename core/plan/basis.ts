@@ -59,6 +59,8 @@ export type Basis = {
   resting: BloodPressure | null;
   /** Kinds of limb that begin with one alone, as the blood pressure is watched (rule RUN-8). */
   oneLimbFirst: readonly LimbKind[];
+  /** 65 years or older, as far as is known (rule PRO-6). */
+  from65: boolean;
   /** What a share of VO2max is worked out by (chapter 6). */
   fitness: Fitness;
   /** Sessions really done before. */

@@ -9,8 +9,8 @@ import { clearedAlone, limited } from '../screening/clearance.fixture';
 import type { Basis } from './basis';
 import type { ExerciseChoice } from './choices';
 import { composeSession } from './compose';
-import { draftSession } from './draft-session';
-import { testWish } from './draft-wish.fixture';
+import { draftSession } from './draft/draft-session';
+import { testWish } from './draft/draft-wish.fixture';
 import { type TestChoices, testBasis, testExercise, testOcclusion, testSession } from './plan.fixture';
 
 const PASSIVE =

@@ -1,8 +1,9 @@
 import { isMessage, msg } from '../message/message';
 import type { Basis } from './basis';
 import type { ExerciseChoice, SessionChoice } from './choices';
+import { fixAll } from './draft/fix-all';
+import type { Draft } from './draft/wish';
 import { draftLimb } from './draft-limb';
-import { type Draft, fixAll } from './draft-session';
 import { GOALS } from './goals';
 import { proposedMovements, withMovements } from './movements-for';
 import { changeEveryRung, onRung } from './rungs';

@@ -61,6 +61,11 @@ export const choiceFor = (
 ): LimbChoice | null =>
   wornChoice(limb, position, percentLop, basis) ?? arbitraryChoice(limb, PROTOCOLS[protocolId].mode, basis);
 
+/** Whether a limb goes by a pressure of just this position, or by none at all (rule LOP-5). */
+export const isMeasuredIn = (position: Position, limb: Limb, basis: Basis): boolean =>
+  !basis.occlusions.some((fact) => fact.limb === limb) ||
+  pressureInForce(basis, limb, position)?.position === position;
+
 /** Positions an exercise can be done in; the rules let passive cycles be lying or sitting (rule PRS-3). */
 const positionsOf = ({ kind, position }: Exercise): readonly Position[] =>
   kind === 'passive'

@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { capital, type Message, msg } from '../message/message';
 import type { PlannedAdjunct } from '../protocol/adjunct';
-import type { LadderRung, Rung } from '../protocol/exercise';
+import { SCHOOLS } from '../protocol/data/schools';
+import type { Exercise, LadderRung, Rung } from '../protocol/exercise';
 import type { ExerciseId } from '../protocol/exercises';
 import type { ProtocolId } from '../protocol/protocols';
+import type { SchoolId } from '../protocol/schools';
 import type { RuleId } from '../rules/catalogue';
 
 export const goalIdSchema = z.enum([
@@ -16,6 +18,10 @@ export const goalIdSchema = z.enum([
   'aerobic',
   'passive',
   'cycles',
+  'three-and-one',
+  'pain-relief',
+  'functional',
+  'finisher',
 ]);
 export type GoalId = z.infer<typeof goalIdSchema>;
 
@@ -28,8 +34,18 @@ export type Goal = {
   percentOneRepMax: number | null;
   /** Most exercises a draft takes for each limb. */
   exercises: number;
+  /** How many of them are functional; not there where that is left to the search. */
+  functional?: number;
   /** Which exercises of the library it is made from. */
-  from: 'tested' | 'rung' | 'body-weight' | 'aerobic' | 'passive';
+  from: 'tested' | 'rung' | 'body-weight' | 'functional' | 'aerobic' | 'passive';
+  /** How well each kind of exercise serves it, 1 being best; what is not named does not. */
+  kinds: { [Kind in Exercise['kind']]?: number };
+  /** Exercises that work one muscle alone are better. */
+  isolates?: true;
+  /** Where both limbs of a pair can be trained, both at once. */
+  both?: true;
+  /** How long it usually takes, for one limb or a pair. */
+  minutes: number;
   /** What to know about it, and by which rule. */
   word: Message;
   rule: RuleId;
@@ -44,6 +60,8 @@ export const GOALS: Record<GoalId, Goal> = {
     percentOneRepMax: 25,
     exercises: 3,
     from: 'tested',
+    kinds: { compound: 1, isolated: 0.9, functional: 0.7 },
+    minutes: 25,
     word: msg('Growth is seen from about the third week, with two to three sessions a week.'),
     rule: 'PRO-3',
   },
@@ -53,6 +71,8 @@ export const GOALS: Record<GoalId, Goal> = {
     percentOneRepMax: 30,
     exercises: 2,
     from: 'tested',
+    kinds: { compound: 1, isolated: 0.7, functional: 0.6 },
+    minutes: 25,
     word: msg('A bridge while heavy work is not possible. Maximal strength needs heavy work.'),
     rule: 'PRO-4',
   },
@@ -62,6 +82,8 @@ export const GOALS: Record<GoalId, Goal> = {
     percentOneRepMax: 20,
     exercises: 2,
     from: 'tested',
+    kinds: { compound: 1, isolated: 0.8, functional: 0.7 },
+    minutes: 20,
     word: msg('Stands in for up to 60 % of the heavy volume in a deload week.'),
     rule: 'PRO-4',
   },
@@ -71,6 +93,8 @@ export const GOALS: Record<GoalId, Goal> = {
     percentOneRepMax: 20,
     exercises: 2,
     from: 'rung',
+    kinds: { isolated: 1, functional: 1, compound: 0.8, passive: 1, aerobic: 0.9 },
+    minutes: 25,
     word: msg('The rung is entered by pain, swelling, range, days since surgery and the clinician’s word.'),
     rule: 'PRO-5',
   },
@@ -80,6 +104,9 @@ export const GOALS: Record<GoalId, Goal> = {
     percentOneRepMax: null,
     exercises: 1,
     from: 'body-weight',
+    kinds: { functional: 1, compound: 0.9, isolated: 0.5 },
+    both: true,
+    minutes: 8,
     word: msg('Before the main work: body weight, 60 % of LOP, three to five sets of 15.'),
     rule: 'PRO',
     sitting: [{ when: 'after', what: 'heavy-lift', words: '' }],
@@ -90,6 +117,9 @@ export const GOALS: Record<GoalId, Goal> = {
     percentOneRepMax: null,
     exercises: 3,
     from: 'body-weight',
+    kinds: { isolated: 1, functional: 0.9, compound: 0.7 },
+    both: true,
+    minutes: 15,
     word: msg('Three light exercises; stop at mild fatigue.'),
     rule: 'PRO',
   },
@@ -99,6 +129,9 @@ export const GOALS: Record<GoalId, Goal> = {
     percentOneRepMax: null,
     exercises: 1,
     from: 'aerobic',
+    kinds: { aerobic: 1 },
+    both: true,
+    minutes: 15,
     word: msg('Talking pace. Heart rate is noted at minute 5 and at the end.'),
     rule: 'PRO',
   },
@@ -108,6 +141,8 @@ export const GOALS: Record<GoalId, Goal> = {
     percentOneRepMax: null,
     exercises: 1,
     from: 'passive',
+    kinds: { passive: 1 },
+    minutes: 30,
     word: msg('Lying or sitting, no exercise. Prescribed by a clinician.'),
     rule: 'PRS-3',
   },
@@ -117,21 +152,84 @@ export const GOALS: Record<GoalId, Goal> = {
     percentOneRepMax: null,
     exercises: 1,
     from: 'passive',
+    kinds: { passive: 1 },
+    minutes: 10,
     word: msg(
       'The cuff up and down, a little tighter each time, at rest or with gentle movement: before training, or alone and several times a day.',
     ),
     rule: 'PRS-9',
   },
+  'three-and-one': {
+    label: msg('Three muscles and one functional'),
+    protocolId: null,
+    percentOneRepMax: 25,
+    exercises: 4,
+    functional: 1,
+    from: 'tested',
+    kinds: { isolated: 1, compound: 0.8, functional: 1 },
+    minutes: 40,
+    word: msg('One exercise for each of three muscles, and one that uses them together.'),
+    rule: 'PRO',
+  },
+  'pain-relief': {
+    label: msg('Pain relief'),
+    protocolId: 'standard-75',
+    percentOneRepMax: 20,
+    exercises: 1,
+    from: 'tested',
+    kinds: { isolated: 1, compound: 0.7 },
+    isolates: true,
+    minutes: 12,
+    word: msg('The movement that provokes the pain is rated before the cuff and after it, 0 to 10.'),
+    rule: 'REV-2',
+    sitting: [
+      { when: 'before', what: 'provoking-test', words: '' },
+      { when: 'after', what: 'provoking-test', words: '' },
+    ],
+  },
+  functional: {
+    label: msg('Functional'),
+    protocolId: 'falling-reps',
+    percentOneRepMax: null,
+    exercises: 2,
+    functional: 2,
+    from: 'functional',
+    kinds: { functional: 1 },
+    both: true,
+    minutes: 15,
+    word: msg('Everyday movements: standing up, steps, stairs.'),
+    rule: 'PRO',
+  },
+  finisher: {
+    label: msg('Finisher'),
+    protocolId: 'quick-pair',
+    percentOneRepMax: 25,
+    exercises: 1,
+    from: 'tested',
+    kinds: { isolated: 1, compound: 0.8 },
+    isolates: true,
+    both: true,
+    minutes: 6,
+    word: msg('After the main lifts, in the same sitting: one exercise, and the cuff comes off.'),
+    rule: 'PRO-4',
+    sitting: [{ when: 'before', what: 'heavy-lift', words: '' }],
+  },
 };
 
 /** The scheme each rung of the ladder is drafted with (rule PRO-5). */
-export const RUNG_PROTOCOLS: Record<Rung, ProtocolId> = {
+const RUNG_PROTOCOLS: Record<Rung, ProtocolId> = {
   passive: 'passive-rehab',
   isometric: 'falling-reps',
   unloaded: 'standard-75',
   loaded: 'standard-75',
   functional: 'falling-reps',
 };
+
+/** The scheme that work for a goal is drafted with. */
+export function protocolFor(goal: GoalId, rung: Rung, schoolId: SchoolId): ProtocolId {
+  if (goal === 'rehab') return RUNG_PROTOCOLS[rung];
+  return GOALS[goal].protocolId ?? SCHOOLS[schoolId].usualProtocol;
+}
 
 /** What a rung is drafted with where it fits: low steps, stairs and walking before anything else (rule PRO-5). */
 export const RUNG_EXERCISES: { [On in Rung]?: readonly ExerciseId[] } = {

@@ -8,8 +8,8 @@ import { INTENSITIES, type Intensity, intensitySchema, intensityWords } from '..
 import { setsOf } from './choices';
 import { choicesOf } from './choices-of';
 import { composeSession } from './compose';
-import { draftSession } from './draft-session';
-import { testWish } from './draft-wish.fixture';
+import { draftSession } from './draft/draft-session';
+import { testWish } from './draft/draft-wish.fixture';
 import { testBasis, testExercise } from './plan.fixture';
 import { planChanges } from './plan-changes';
 import { isPlan } from './versions/plan-schema';

@@ -2,7 +2,7 @@ import { list, type Text } from '../message/message';
 import { LIMB_NAMES, type Limb, limbSide, otherSide } from '../quantity/limb';
 import type { Basis } from './basis';
 import type { SessionChoice } from './choices';
-import type { Draft } from './draft-session';
+import type { Draft } from './draft/wish';
 import { fitTemplate } from './template';
 
 /**

@@ -126,6 +126,10 @@ const GOAL_MOVES: Record<GoalId, { pressure: 'to-usual' | 'on-the-ramp'; loadTo:
     aerobic: { pressure: 'to-usual', loadTo: 0, aerobic: true },
     passive: { pressure: 'to-usual', loadTo: 0, aerobic: false },
     cycles: { pressure: 'on-the-ramp', loadTo: 0, aerobic: false },
+    'three-and-one': { pressure: 'to-usual', loadTo: usualHigh, aerobic: false },
+    'pain-relief': { pressure: 'to-usual', loadTo: startHigh, aerobic: false },
+    functional: { pressure: 'to-usual', loadTo: 0, aerobic: false },
+    finisher: { pressure: 'on-the-ramp', loadTo: 0, aerobic: false },
   };
 
 /** The movements a draft proposes for an exercise, from its goal, school and person (rule CRS-1). */

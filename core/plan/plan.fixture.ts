@@ -94,6 +94,7 @@ export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   prescriber: 'clinician',
   resting: null,
   oneLimbFirst: [],
+  from65: false,
   fitness: NO_FITNESS,
   // Twelve weeks of tolerated training, so that the ramp is over.
   done: trainedWeeks(12),

@@ -9,8 +9,9 @@ import { RULES } from '../rules/catalogue';
 import { type ServingTest, testInForce } from '../strength/in-force';
 import type { Basis } from './basis';
 import type { ExerciseChoice, SessionChoice } from './choices';
+import type { Draft } from './draft/wish';
+import { bestKit } from './draft/work';
 import { choiceFor } from './draft-limb';
-import { bestKit, type Draft } from './draft-session';
 
 /**
  * A kept session applied to a person: the same exercises and schemes, this person's own pressures and tests (rules LOP-4,

@@ -8,6 +8,7 @@ const adjunctSchema = z.enum([
   'ice',
   'compression',
   'swelling',
+  'provoking-test',
   'other',
 ]);
 export type Adjunct = z.infer<typeof adjunctSchema>;
@@ -21,12 +22,13 @@ export const ADJUNCT_NAMES: Record<Adjunct, Message> = {
   ice: msg('ice'),
   compression: msg('compression'),
   swelling: msg('girth for swelling'),
+  'provoking-test': msg('the provoking test'),
   other: msg('something else'),
 };
 
 const adjunctWords = z.string().trim().max(200, msg('At most 200 characters.'));
 
-/** What was done, in words; a girth for swelling has its centimetres, and its words say where the tape lay. */
+/** What was done, in words; a girth for swelling has its centimetres, a provoking test its pain, and their words say where or which. */
 export const adjunctDone = {
   what: adjunctSchema,
   words: adjunctWords,
@@ -34,6 +36,13 @@ export const adjunctDone = {
     .number(msg('Enter the girth.'))
     .min(10, msg('At least 10 cm.'))
     .max(120, msg('At most 120 cm.'))
+    .optional(),
+  /** Of a provoking test: the pain while it is done. */
+  painOfTen: z
+    .number(msg('Enter the pain, 0 to 10.'))
+    .int(msg('Whole numbers only.'))
+    .min(0, msg('At least 0.'))
+    .max(10, msg('At most 10.'))
     .optional(),
 };
 

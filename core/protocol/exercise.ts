@@ -59,6 +59,8 @@ export const exerciseSchema = z.object({
   ergometry: z.enum(['cycling', 'walking', 'treadmill']).optional(),
   /** Done to the person, by a practitioner or a machine: chosen by hand, never drafted. */
   isManual: z.literal(true).optional(),
+  /** Asks for balance or for much strength at once: not drafted in the first weeks, nor from 65 years on (rule PRO-6). */
+  isDemanding: z.literal(true).optional(),
   /** Done in water, where nothing with a gauge or a tube goes (rule TIGHT). */
   inWater: z.literal(true).optional(),
   cue: z.union([

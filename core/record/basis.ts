@@ -7,6 +7,7 @@ import { dayAt } from '../quantity/days';
 import { LIMBS, type Limb, type LimbKind, limbKind, limbKindSchema } from '../quantity/limb';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords } from './age-words';
+import { isFrom65 } from './conditions-in-force';
 import type { ClientFacts, KitInUse } from './facts';
 import { fitnessInForce } from './fitness-in-force';
 import {
@@ -41,6 +42,7 @@ export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, now
   arbitraryUpToMmHg: facts.arbitraryUpToMmHg,
   resting: restingPressureInForce(facts, nowMs) ?? null,
   oneLimbFirst: oneLimbFirst(facts, nowMs),
+  from65: isFrom65(facts, nowMs),
   fitness: fitnessInForce(facts, nowMs),
   done: sessionsDone(facts),
 });

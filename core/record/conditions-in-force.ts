@@ -18,6 +18,9 @@ export const has = (facts: Conditions, item: ItemId, nowMs: number): boolean =>
   answeredInForce(facts, nowMs).yes.includes(item);
 
 /** Whether a guardian answers for them (rules SCR-1, SCR-6). */
+/** 65 years or older, as far as it was said (rules RUN-8, PRO-6). */
+export const isFrom65 = (facts: Conditions, nowMs: number): boolean => has(facts, 'over-65', nowMs);
+
 export const isMinor = (facts: Conditions, nowMs: number): boolean => has(facts, 'under-18', nowMs);
 
 /** Operations on limbs that no clinician has ended, however long ago: days since one are counted from them (rule PRO-5). */

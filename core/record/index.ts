@@ -86,6 +86,7 @@ export { LINK_IDS, LINK_LABELS, type Link, type LinkId, type LinkState } from '.
 export { measuredStamp } from './measured-stamp';
 export { loadByHour, type PersonsWeek, personsWeek } from './needs';
 export { guardsThatStand, onTheirRungs, rungMoved } from './on-their-rungs';
+export { type PainOnRecord, painOnRecord } from './pain-on-record';
 export type { PastSession } from './past-session';
 export { namedAsTheyAre } from './plan-names';
 export { nextPlan, type PlanInForce, plansInForce, versionInForce, whyNotInForce } from './plans-in-force';

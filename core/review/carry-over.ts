@@ -1,6 +1,6 @@
 import { makeableKg, type WeightKit } from '../load/weight-kit';
 import { exerciseChoiceOf } from '../plan/choices-of';
-import type { Carried } from '../plan/draft-session';
+import type { Carried } from '../plan/draft/wish';
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { measuredLimbs } from '../plan/target';
 import type { Limb } from '../quantity/limb';

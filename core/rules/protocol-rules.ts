@@ -114,8 +114,12 @@ export const protocolRules = {
     title: msg('First month'),
     level: 'note',
     source: HOUSE,
-    by: 'course/block-starts.ts BLOCK_STARTS',
-    figures: NO_FIGURES,
-    words: () => msg('Isolated exercises, start pressures, two sessions a week, gradual.'),
+    by: 'plan/draft/bounds.ts boundsOf',
+    figures: { firstDays: 14, fromYears: 65, mostReps: 75, mostInflatedMs: 900_000 },
+    words: ({ firstDays, fromYears, mostReps, mostInflatedMs }) =>
+      msg(
+        'Isolated exercises, start pressures, two sessions a week, gradual. In the first {firstDays} days, and from {fromYears} years on, a draft holds at most {mostReps} repetitions for a muscle of a limb, and {minutes} min with a cuff up.',
+        { firstDays, fromYears, mostReps, minutes: mostInflatedMs / 60_000 },
+      ),
   }),
 } as const;

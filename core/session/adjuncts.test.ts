@@ -36,6 +36,21 @@ describe('adjuncts: what is done in a sitting without the cuff', () => {
     ]);
   });
 
+  it('takes a provoking test only with the pain while it is done', () => {
+    const state = foldAll(plan, logOf(WHOLE_SESSION));
+    const note = (painOfTen?: number) =>
+      decide(
+        plan,
+        state,
+        { do: 'note-adjunct', what: 'provoking-test', words: 'low step', painOfTen },
+        START_MS + 500_000,
+      );
+    expect(englishOf(note().refused)).toMatch(/Enter the pain/);
+    expect(note(0).events).toEqual([
+      { type: 'adjunct-noted', what: 'provoking-test', words: 'low step', painOfTen: 0 },
+    ]);
+  });
+
   it('changes nothing else, and may be said of a session that is over', () => {
     const done = foldAll(plan, logOf(WHOLE_SESSION));
     const { events, refused } = decide(

@@ -85,7 +85,7 @@ export type SessionState = {
   /** Blood pressures around the work, as they were taken (rule RUN-8). */
   bloodPressures: { atMs: number; moment: BloodPressureMoment; reading: BloodPressure }[];
   /** What was done in the same sitting without a cuff, in its order. */
-  adjuncts: { atMs: number; what: Adjunct; words: string; girthCm?: number | undefined }[];
+  adjuncts: { atMs: number; what: Adjunct; words: string; girthCm?: number; painOfTen?: number }[];
   /** How hard the whole session was, 0–10; null where it was not asked. */
   effort: number | null;
   reviews: ReviewAnswer[];

@@ -69,6 +69,10 @@ const NEW_PLANS: Record<GoalId, string> = {
   aerobic: t`walk, walking, cycle, bike, cardio, row, sled, endurance, 130`,
   passive: t`no exercise, bed rest, immobilised, in a cast`,
   cycles: t`preparation, intermittent, on and off, up and down, several times a day`,
+  'three-and-one': t`whole limb, several muscles, full session`,
+  'pain-relief': t`pain, sore, ache, hurts, provoking test, tendon`,
+  functional: t`stairs, steps, chair, standing up, everyday, balance`,
+  finisher: t`after heavy, after the main lifts, burn-out, end of training`,
 };
 
 /** What is open already, and what says nothing by its name alone. */

@@ -217,6 +217,7 @@ export const LEG_EXERCISES = {
     sides: 'one',
     equipment: 'body-weight',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Hips level, push through the heel.'),
   },
   'hip-thrust': {
@@ -229,6 +230,7 @@ export const LEG_EXERCISES = {
     sides: 'both',
     equipment: 'bar',
     rung: 'loaded',
+    isDemanding: true,
     cue: msg('Chin tucked, stop when the thighs are level.'),
   },
   'hip-abduction-lying': {
@@ -337,6 +339,7 @@ export const LEG_EXERCISES = {
     sides: 'both',
     equipment: 'dumbbells',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Weight at the chest, elbows inside the knees.'),
   },
   'split-squat': {
@@ -349,6 +352,7 @@ export const LEG_EXERCISES = {
     sides: 'one',
     equipment: 'dumbbells',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Straight down, front shin near upright.'),
   },
   'reverse-lunge': {
@@ -361,6 +365,7 @@ export const LEG_EXERCISES = {
     sides: 'one',
     equipment: 'body-weight',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Step back softly, push through the front heel.'),
   },
   'step-up-10': {
@@ -385,6 +390,7 @@ export const LEG_EXERCISES = {
     sides: 'one',
     equipment: 'body-weight',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Whole foot on the step, knee over the toes.'),
   },
   'step-down-10': {
@@ -421,6 +427,7 @@ export const LEG_EXERCISES = {
     sides: 'both',
     equipment: 'body-weight',
     rung: 'isometric',
+    isDemanding: true,
     cue: msg('Back flat, thighs as low as the knee allows.'),
   },
   walking: {

@@ -145,6 +145,7 @@ export const SHOULDER_AND_HAND_EXERCISES = {
     sides: 'both',
     equipment: 'body-weight',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('One line from knee to head, chest to a fist above the floor.'),
   },
   kickback: {

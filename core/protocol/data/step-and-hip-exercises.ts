@@ -49,6 +49,7 @@ export const STEP_AND_HIP_EXERCISES = {
     sides: 'both',
     equipment: 'bar',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Bar across the upper back, knees over the toes.'),
   },
   'single-leg-touchdown': {
@@ -61,6 +62,7 @@ export const STEP_AND_HIP_EXERCISES = {
     sides: 'one',
     equipment: 'body-weight',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Bend the standing leg, touch the heel down in front, rise.'),
   },
   'step-up-15': {
@@ -85,6 +87,7 @@ export const STEP_AND_HIP_EXERCISES = {
     sides: 'one',
     equipment: 'body-weight',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Stand beside the step, rise over the foot on it, hips level.'),
   },
   'step-down-15': {
@@ -109,6 +112,7 @@ export const STEP_AND_HIP_EXERCISES = {
     sides: 'one',
     equipment: 'body-weight',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Slowly down, knee over the toes, hips level.'),
   },
   'walking-lunge': {
@@ -121,6 +125,7 @@ export const STEP_AND_HIP_EXERCISES = {
     sides: 'both',
     equipment: 'body-weight',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Long even steps, trunk upright, knee stops above the floor.'),
   },
   'heel-toe-walk': {
@@ -217,6 +222,7 @@ export const STEP_AND_HIP_EXERCISES = {
     sides: 'one',
     equipment: 'body-weight',
     rung: 'unloaded',
+    isDemanding: true,
     cue: msg('On hands and knees, heel to the ceiling, back flat.'),
   },
   'hip-adduction-lying': {
@@ -253,6 +259,7 @@ export const STEP_AND_HIP_EXERCISES = {
     sides: 'both',
     equipment: 'body-weight',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Shoulder blades on the bench, lift until the thighs are level.'),
   },
   'romanian-deadlift': {
@@ -265,6 +272,7 @@ export const STEP_AND_HIP_EXERCISES = {
     sides: 'both',
     equipment: 'dumbbells',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Hips back, weights close to the legs, back long.'),
   },
   'ankle-pump': {
@@ -289,6 +297,7 @@ export const STEP_AND_HIP_EXERCISES = {
     sides: 'both',
     equipment: 'machine',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Arms long, short steps, a pace at which one can talk.'),
   },
   rowing: {
@@ -350,6 +359,7 @@ export const STEP_AND_HIP_EXERCISES = {
     sides: 'both',
     equipment: 'bar',
     rung: 'functional',
+    isDemanding: true,
     cue: msg('Bar on the front of the shoulders, elbows high, trunk tall.'),
   },
   'sit-to-stand-hands': {

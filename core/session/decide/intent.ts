@@ -45,7 +45,13 @@ export type Intent =
   | { do: 'note-heart-rate'; moment: HeartRateMoment; beatsPerMinute: number; place?: SetPlace }
   | { do: 'note-output'; output: Output; place?: SetPlace }
   | { do: 'note-blood-pressure'; moment: BloodPressureMoment; reading: BloodPressure }
-  | { do: 'note-adjunct'; what: Adjunct; words: string; girthCm?: number | undefined }
+  | {
+      do: 'note-adjunct';
+      what: Adjunct;
+      words: string;
+      girthCm?: number | undefined;
+      painOfTen?: number | undefined;
+    }
   | { do: 'rate-session'; effort: number }
   | { do: 'answer-offer'; accepted: boolean }
   | { do: 'undo'; eventId: string }

@@ -30,6 +30,8 @@ export function noteAdjunct(_: Situation, { do: _do, ...note }: Of<'note-adjunct
   if (note.what === 'swelling' && note.girthCm === undefined) return refuse(msg('Enter the girth.'));
   if (note.what === 'swelling' && note.words === '')
     return refuse(msg('Say where the tape lay, so that it is taken there again.'));
+  if (note.what === 'provoking-test' && note.painOfTen === undefined)
+    return refuse(msg('Enter the pain on the test, 0 to 10.'));
   return decided([{ type: 'adjunct-noted', ...note }]);
 }
 

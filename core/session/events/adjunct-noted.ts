@@ -13,7 +13,13 @@ export const adjunctNoted = defineEvent({
   deflates: false,
   changesSummary: false,
   words: msg('an adjunct'),
-  apply: (_, state, { atMs, what, words, girthCm }) => {
-    state.adjuncts.push({ atMs, what, words, ...(girthCm === undefined ? {} : { girthCm }) });
+  apply: (_, state, { atMs, what, words, girthCm, painOfTen }) => {
+    state.adjuncts.push({
+      atMs,
+      what,
+      words,
+      ...(girthCm === undefined ? {} : { girthCm }),
+      ...(painOfTen === undefined ? {} : { painOfTen }),
+    });
   },
 });

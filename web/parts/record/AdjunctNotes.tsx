@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import { swellingChanges } from '#core/outcomes';
+import { painChange, swellingChanges } from '#core/outcomes';
 import type { Plan } from '#core/plan';
 import { type Adjunct, adjunctText, type PlannedAdjunct } from '#core/protocol';
 import type { Intent, SessionState } from '#core/session';
@@ -12,6 +12,7 @@ import { Button } from '../base/Button';
 import { Why } from '../base/Why';
 import { WordMenu } from '../base/WordMenu';
 import { Field } from '../fields/Field';
+import { Scale } from '../fields/Scale';
 import { reads, useFields } from '../forms/use-fields';
 import { HeavyInSitting } from './HeavyInSitting';
 
@@ -22,18 +23,23 @@ type Props = {
   act: (intent: Intent) => unknown;
 };
 
-type Typed = { what: Adjunct; words: string; girth: string };
-type Noted = { what: Adjunct; words: string; girthCm?: number };
+type Typed = { what: Adjunct; words: string; girth: string; pain: string };
+type Noted = { what: Adjunct; words: string; girthCm?: number; painOfTen?: number };
+
+/** What is known of it only with a figure. */
+const hasFigure = (what: Adjunct): boolean => what === 'swelling' || what === 'provoking-test';
 
 /** What else was done in the sitting, without a cuff: before, between or after the work under it. */
 export function AdjunctNotes({ clientId, plan, state, act }: Props) {
   const { length } = useUnits();
   const [isLifting, setLifting] = useState(false);
   const { typed, set, field, send } = useFields<Typed, Noted>(
-    { what: 'mobility', words: '', girth: '' },
+    { what: 'mobility', words: '', girth: '', pain: '' },
     null,
-    reads(({ what, words, girth }) => {
+    reads(({ what, words, girth, pain }) => {
       const noted = { what, words: words.trim() };
+      if (what === 'provoking-test')
+        return pain === '' ? { sent: noted } : { sent: { ...noted, painOfTen: Number(pain) } };
       if (what !== 'swelling') return { sent: noted };
       const girthCm = length.parse(girth);
       return girthCm > 0
@@ -42,11 +48,12 @@ export function AdjunctNotes({ clientId, plan, state, act }: Props) {
     }),
   );
   const isGirth = typed.what === 'swelling';
+  const isTest = typed.what === 'provoking-test';
   const planned = plan.sitting ?? [];
   const due = planned.filter((one, place) => !isDone(one, planned.slice(0, place), state));
   const take = (one: PlannedAdjunct) => {
-    if (one.what === 'swelling') {
-      set('what', 'swelling');
+    if (hasFigure(one.what)) {
+      set('what', one.what);
       set('words', one.words);
     } else if (one.what === 'heavy-lift') setLifting(true);
     else act({ do: 'note-adjunct', what: one.what, words: one.words });
@@ -65,18 +72,20 @@ export function AdjunctNotes({ clientId, plan, state, act }: Props) {
             <span>
               {one.when === 'before' ? t`Before` : t`After`}: {translate(adjunctText(one))}
             </span>
-            <Button onClick={() => take(one)}>{one.what === 'swelling' ? t`Enter` : t`Done`}</Button>
+            <Button onClick={() => take(one)}>{hasFigure(one.what) ? t`Enter` : t`Done`}</Button>
           </li>
         ))}
-        {state.adjuncts.map(({ atMs, what: noted, words: said, girthCm: cm }) => (
+        {state.adjuncts.map(({ atMs, what: noted, words: said, girthCm: cm, painOfTen }) => (
           <li key={`${atMs} ${noted} ${said}`} className="border-b border-rule py-1">
             {translate(adjunctText({ what: noted, words: said }))}
-            {cm !== undefined && `, ${length.words(cm)}`}{' '}
+            {cm !== undefined && `, ${length.words(cm)}`}
+            {painOfTen !== undefined && `, ${t`${painOfTen} of 10`}`}{' '}
             <span className="figures text-[13px] text-quiet">{dayAndTime(atMs)}</span>
           </li>
         ))}
       </ul>
       <Swelling state={state} />
+      <PainOnTest state={state} />
       {isLifting ? (
         <HeavyInSitting
           clientId={clientId}
@@ -95,6 +104,7 @@ export function AdjunctNotes({ clientId, plan, state, act }: Props) {
             act({ do: 'note-adjunct', ...noted });
             set('words', '');
             set('girth', '');
+            set('pain', '');
           })}
         >
           <WordMenu
@@ -105,13 +115,20 @@ export function AdjunctNotes({ clientId, plan, state, act }: Props) {
           />
           {typed.what !== 'heavy-lift' && (
             <Field
-              label={isGirth ? t`Where the tape lies` : t`In a few words`}
+              label={isGirth ? t`Where the tape lies` : isTest ? t`The test` : t`In a few words`}
               maxLength={200}
               autoComplete="off"
               {...field('words')}
             />
           )}
           {isGirth && <Field label={t`Girth`} unit={length.unit} number="decimal" {...field('girth')} />}
+          {isTest && (
+            <Scale
+              label={t`Pain while it is done`}
+              value={typed.pain === '' ? null : Number(typed.pain)}
+              onChange={(pain) => set('pain', String(pain))}
+            />
+          )}
           <Button type="submit">{t`Note it`}</Button>
         </form>
       )}
@@ -132,6 +149,7 @@ function isDone(
     const before = earlier.filter(({ what, when }) => what === one.what && when === one.when).length;
     return noted.filter(isOnSide).length > before;
   }
+  if (one.what === 'provoking-test') return noted.some(isOnSide);
   return noted.some((said) => said.words === one.words && (one.what !== 'swelling' || isOnSide(said)));
 }
 
@@ -146,4 +164,18 @@ function Swelling({ state }: { state: SessionState }) {
       <Why rule="OUT-2" />
     </p>
   ));
+}
+
+/** What the provoking test came to, before the cuff and after it. */
+function PainOnTest({ state }: { state: SessionState }) {
+  const [first] = state.sets;
+  const change = first && painChange(state.adjuncts, first.startedAtMs);
+  if (!change) return null;
+  const { before, after, isReal } = change;
+  return (
+    <p className={isReal ? 'notched py-1' : 'py-1 text-quiet'}>
+      {t`Pain on the provoking test: ${before} before the cuff, ${after} after it, ${isReal ? t`more than two answers differ by` : t`within what two answers differ by`}.`}{' '}
+      <Why rule="OUT-2" />
+    </p>
+  );
 }

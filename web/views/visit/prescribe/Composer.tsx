@@ -20,6 +20,7 @@ import { LimitsInForce } from '../../../parts/plan/LimitsInForce';
 import { plain } from '../../../words/format';
 import { useUnits } from '../../../words/units';
 import { CourseAhead } from './CourseAhead';
+import { DraftWays } from './DraftWays';
 import { EffortForecast } from './EffortForecast';
 import { ExerciseList } from './ExerciseList';
 import { ExerciseEditor } from './editor/ExerciseEditor';
@@ -99,6 +100,7 @@ export function Composer({
         />
       )}
       <WishSentence composer={composer} practice={practice} />
+      <DraftWays composer={composer} />
       <LimitsInForce client={client} />
       {composer.wish.limbs
         .filter((limb) => composer.wish.goal === 'rehab' || isPostOperativeWork([limb], basis))

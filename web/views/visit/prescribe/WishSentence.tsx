@@ -1,15 +1,17 @@
 import { t } from '@lingui/core/macro';
 import type { PracticeView } from '#contract/practice';
-import { GOALS, goalIdSchema, RUNG_NAMES, underSchool } from '#core/plan';
+import { GOALS, goalIdSchema, liftsBefore, RUNG_NAMES, underSchool } from '#core/plan';
 import { rungSchema, SCHOOLS, schoolIdSchema } from '#core/protocol';
-import { LIMB_NAMES, type Limb, limbKind } from '#core/quantity';
+import { LIMB_NAMES, type Limb, limbKind, PLACE_IDS, PLACE_LABELS } from '#core/quantity';
 import { inSentence, translate } from '../../../language/translate';
 import { WordMenu } from '../../../parts/base/WordMenu';
 import { trainableLimbs } from './state/choices';
-import type { ComposerState, Wish } from './state/use-composer';
+import { type ComposerState, limbsFor, type Wish } from './state/use-composer';
 
 const FIRST_MONTH = 'first-month';
 const NO_TEMPLATE = 'none';
+/** Nothing in particular is asked for. */
+const ANY = 'any';
 
 const setOf = (limbs: readonly Limb[]): string => [...limbs].sort().join(' ');
 
@@ -37,7 +39,7 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
       <WordMenu
         label={t`Goal`}
         value={wish.goal}
-        onChange={(goal) => draft({ goal })}
+        onChange={(goal) => draft({ goal, ...limbsFor(goal, wish.limbs, basis) })}
         options={goalIdSchema.options.map((value) => ({ value, label: translate(GOALS[value].label) }))}
       />
       {wish.goal === 'rehab' && (
@@ -51,6 +53,23 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
               value,
               label: translate(RUNG_NAMES[value]),
             }))}
+          />
+        </>
+      )}
+      {wish.goal === 'warm-up' && (
+        <>
+          {t` before `}
+          <WordMenu
+            label={t`Lift`}
+            value={wish.beforeLift ?? ANY}
+            onChange={(id) => draft({ beforeLift: id === ANY ? undefined : id })}
+            options={[
+              { value: ANY, label: t`any lift` },
+              ...liftsBefore(basis.library, limbKind(wish.limbs[0] ?? 'left-thigh')).map((value) => ({
+                value,
+                label: inSentence(basis.library[value]?.label ?? value),
+              })),
+            ]}
           />
         </>
       )}
@@ -91,6 +110,16 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
           />
         </>
       )}
+      {', '}
+      <WordMenu
+        label={t`Place`}
+        value={wish.place ?? ANY}
+        onChange={(place) => draft({ place: place === ANY ? undefined : place })}
+        options={[
+          { value: ANY, label: t`anywhere` },
+          ...PLACE_IDS.map((value) => ({ value, label: translate(PLACE_LABELS[value]) })),
+        ]}
+      />
       {t`, from `}
       <WordMenu
         label={t`Template`}

@@ -4,10 +4,19 @@ import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { GoalId } from '#core/plan';
 import { LIMB_NAMES, type Limb } from '#core/quantity';
-import { chooseWork, type Reason, WORK_LABELS, type WorkOption } from '#core/record';
+import {
+  chooseWork,
+  type PainOnRecord,
+  painOnRecord,
+  type Reason,
+  WORK_LABELS,
+  type WorkOption,
+} from '#core/record';
+import { useOutcomes } from '../../../data/outcomes';
 import { translate } from '../../../language/translate';
 import { Why } from '../../../parts/base/Why';
 import { Scale } from '../../../parts/fields/Scale';
+import { day } from '../../../words/format';
 
 /** Heavy, under a cuff, or light without, for this limb now: what speaks for each, with its rule. It informs. */
 export function WorkChooser({
@@ -19,17 +28,21 @@ export function WorkChooser({
   limb: Limb | undefined;
   goal: GoalId;
 }) {
-  const [painProvoked, setPain] = useState<number | null>(null);
+  const [entered, setPain] = useState<number | null>(null);
+  const { data: outcomes } = useOutcomes(client.id);
   if (!limb) return null;
+  const onRecord = painOnRecord(client.facts, outcomes?.taken ?? [], limb, client.judgedAtMs);
+  const painProvoked = entered ?? onRecord?.painOfTen ?? null;
   const options = chooseWork(client.facts, { limb, goal, painProvoked }, client.judgedAtMs);
   return (
-    <details>
+    <details open={goal === 'pain-relief'}>
       <summary className="min-h-9 cursor-pointer py-1 text-[15px]">
         <Trans>
           Heavy, under a cuff, or light without? <span className="text-quiet">What speaks for each.</span>
         </Trans>
       </summary>
       <div className="space-y-3 border-l-4 border-rule py-1 pl-4">
+        {onRecord && <p className="text-[15px]">{onRecordWords(onRecord)}</p>}
         <Scale
           label={t`Worst pain on the provoking test, ${translate(LIMB_NAMES[limb])}`}
           value={painProvoked}
@@ -44,6 +57,13 @@ export function WorkChooser({
     </details>
   );
 }
+
+const onRecordWords = ({ painOfTen, atMs, isToday, of }: PainOnRecord): string => {
+  const what = of === 'day-check' ? t`before the session` : t`on the provoking test`;
+  return isToday
+    ? t`Recorded today: ${painOfTen}, ${what}.`
+    : t`Recorded on ${day(atMs)}: ${painOfTen}, ${what}.`;
+};
 
 function Option({ option: { kind, speaksFor, speaksAgainst, ruledOut } }: { option: WorkOption }) {
   return (

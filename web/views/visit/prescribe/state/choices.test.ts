@@ -2,7 +2,7 @@ import { i18n } from '@lingui/core';
 import fc from 'fast-check';
 import { describe, expect, it, onTestFinished } from 'vitest';
 import { composeSession, draftSession } from '#core/plan';
-import { testWish } from '#core/plan/draft-wish.fixture';
+import { testWish } from '#core/plan/draft/draft-wish.fixture';
 import {
   testBasis,
   testExercise,

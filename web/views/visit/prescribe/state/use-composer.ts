@@ -5,15 +5,21 @@ import type { PracticeView } from '#contract/practice';
 import type { Finding } from '#core/findings';
 import type { Text } from '#core/message';
 import {
+  type AlternativeId,
   applyFix,
   type Basis,
+  basisAt,
   type Composed,
   composeCourse,
+  type Draft,
   type DraftWish,
   deriveFor,
   draftSession,
   type ExerciseChoice,
   fitTemplate,
+  GOALS,
+  type GoalId,
+  type Judged,
   mirror,
   offers,
   type Plan,
@@ -21,7 +27,7 @@ import {
   type SessionChoice,
   UnknownChoice,
 } from '#core/plan';
-import type { Limb } from '#core/quantity';
+import { isEqual, type Limb, limbKind } from '#core/quantity';
 import {
   basisOf,
   draftOfToday,
@@ -40,11 +46,17 @@ import { usePractitioner } from '../../../../data/queries';
 import { translate } from '../../../../language/translate';
 import type { FindingFix } from '../../../../parts/base/FindingLine';
 import { useDraft } from '../../../../parts/forms/use-draft';
-import { isComplete } from './choices';
+import { isComplete, trainableLimbs } from './choices';
 import type { Start } from './use-start';
 
 /** What the draft is asked for, as far as it is chosen in the composer. */
-export type Wish = Pick<DraftWish, 'goal' | 'schoolId' | 'limbs' | 'together' | 'rung' | 'isolatedOnly'>;
+export type Wish = Pick<
+  DraftWish,
+  'goal' | 'schoolId' | 'limbs' | 'together' | 'rung' | 'isolatedOnly' | 'place' | 'beforeLift'
+>;
+
+/** A session that was drafted: the best, or another way. */
+export type Drafted = { id: 'best' | AlternativeId; session: SessionChoice; judged: Judged };
 
 const MOST_KEYS = 9;
 
@@ -76,6 +88,35 @@ function firstGoal({ facts, judgedAtMs }: ClientRecord, plan: Plan | undefined):
   // Nothing was measured: what is left is work without a LOP (rule PRS-7).
   const usual = facts.occlusions.length + facts.tightness.length === 0 ? 'aerobic' : 'size';
   return { goal: plan?.goal ?? (operated ? 'rehab' : usual), rung };
+}
+
+/** Both of a pair, where a goal is for both and both can be trained. */
+export function limbsFor(
+  goal: GoalId,
+  limbs: readonly Limb[],
+  basis: Basis,
+): Pick<Wish, 'limbs' | 'together'> | null {
+  const kind = limbs[0] && limbKind(limbs[0]);
+  const pair = kind ? trainableLimbs(basis, kind) : [];
+  return GOALS[goal].both && limbs.length === 1 && pair.length === 2 ? { limbs: pair, together: true } : null;
+}
+
+/** What was drafted: the best first, then the other ways. */
+const waysOf = ({ session, judged, alternatives = [] }: Draft): Drafted[] =>
+  session && judged ? [{ id: 'best', session, judged }, ...alternatives] : [];
+
+/** The lift that a warm-up was drafted for, by its name in the sitting. */
+function withLiftNamed(draft: Draft, { beforeLift }: Wish, { library }: Basis): Draft {
+  const lift = beforeLift === undefined ? undefined : library[beforeLift];
+  if (!lift || !draft.session?.sitting) return draft;
+  const named = (session: SessionChoice): SessionChoice => ({
+    ...session,
+    sitting: (session.sitting ?? []).map((one) =>
+      one.what === 'heavy-lift' ? { ...one, words: translate(lift.label) } : one,
+    ),
+  });
+  const alternatives = (draft.alternatives ?? []).map((one) => ({ ...one, session: named(one.session) }));
+  return { ...draft, session: named(draft.session), alternatives };
 }
 
 type Made = { composed: Composed | null; missing: string | null };
@@ -112,37 +153,45 @@ export function useComposer(
     () => last && planAsItIs(last, client.facts, practice, basis),
     [last, client, practice, basis],
   );
-  const [wish, setWish] = useState<Wish>(() => ({
-    ...firstGoal(client, last?.plan),
-    ...(goal ? { goal } : {}),
-    schoolId: last?.plan.schoolId ?? practice.settings.schoolId,
-    ...limbsOf(last?.plan, firstLimb(client)),
-    isolatedOnly: false,
-  }));
+  const [wish, setWish] = useState<Wish>(() => {
+    const first = { ...firstGoal(client, last?.plan), ...(goal ? { goal } : {}) };
+    const limbs = limbsOf(last?.plan, firstLimb(client));
+    return {
+      ...first,
+      schoolId: last?.plan.schoolId ?? practice.settings.schoolId,
+      ...limbs,
+      ...limbsFor(first.goal, limbs.limbs, basis),
+      isolatedOnly: false,
+    };
+  });
   const draftFrom = (asked: Wish) =>
-    draftSession(
-      {
-        ...asked,
-        newcomer,
-        carried: today ? carryOver(today, [], practice.weightKits) : [],
-        lowered: last ? loweredTo(last.plan, review.changes) : new Map(),
-      },
+    withLiftNamed(
+      draftSession(
+        {
+          ...asked,
+          newcomer,
+          carried: today ? carryOver(today, [], practice.weightKits) : [],
+          lowered: last ? loweredTo(last.plan, review.changes) : new Map(),
+        },
+        asked.place ? basisAt(basis, practice, asked.place) : basis,
+      ),
+      asked,
       basis,
     );
   const [kept, setKept, clearKept] = useDraft<SessionChoice | null>(
     `prescribe ${client.id} ${last?.id ?? ''} ${last?.plan.rungs?.rung ?? ''} ${copied ? JSON.stringify(copied) : ''} ${goal ?? ''} ${measuredStamp(client.facts)}`,
     null,
   );
-  const [{ session, notes }, setDraft] = useState(
-    (): { session: SessionChoice | null; notes: readonly Text[] } => {
+  const [{ session, notes, ways }, setDraft] = useState(
+    (): { session: SessionChoice | null; notes: readonly Text[]; ways: readonly Drafted[] } => {
       const left = kept && readSessionChoice(kept);
-      if (left) return { session: left, notes: [t`Taken up where it was left.`] };
+      if (left) return { session: left, notes: [t`Taken up where it was left.`], ways: [] };
       const first = last
         ? draftOfToday(last, client.facts, practice, basis)
         : copied
           ? (copied.isMirrored ? mirror : deriveFor)(copied.session, basis)
           : draftFrom(wish);
-      return { ...first, notes: [...review.words, ...first.notes] };
+      return { session: first.session, notes: [...review.words, ...first.notes], ways: waysOf(first) };
     },
   );
   const [selected, setSelected] = useState(0);
@@ -154,8 +203,12 @@ export function useComposer(
     notes: readonly Text[];
   } | null>(null);
 
-  const change = (next: SessionChoice | null, why: readonly Text[] = notes) => {
-    setDraft({ session: next, notes: why });
+  const change = (
+    next: SessionChoice | null,
+    why: readonly Text[] = notes,
+    among: readonly Drafted[] = ways,
+  ) => {
+    setDraft({ session: next, notes: why, ways: among });
     setSelected((place) => Math.max(0, Math.min(place, (next?.exercises.length ?? 1) - 1)));
     if (next && isComplete(next)) setKept(next);
   };
@@ -167,11 +220,16 @@ export function useComposer(
   const changeExercise = (place: number, to: ExerciseChoice) =>
     session &&
     changeByHand({ ...session, exercises: session.exercises.map((old, i) => (i === place ? to : old)) });
-  const beginAnew = (made: { session: SessionChoice | null; notes: readonly Text[] }, asked: Wish) => {
+  const beginAnew = (made: Draft, asked: Wish) => {
     putAside(isOwn && session ? { wish, session, notes } : null);
     setOwn(false);
     setWish(asked);
-    change(made.session, made.notes);
+    change(made.session, made.notes, waysOf(made));
+  };
+  const takeWay = (way: Drafted) => {
+    putAside(isOwn && session ? { wish, session, notes } : null);
+    setOwn(false);
+    change(way.session);
   };
   const draftAgain = (asked: Wish) => beginAnew(draftFrom(asked), asked);
   const takeBack = () => {
@@ -207,6 +265,9 @@ export function useComposer(
     draftAgain,
     session,
     notes,
+    ways,
+    takenWay: ways.find((way) => session !== null && isEqual(way.session, session)),
+    takeWay,
     change: changeByHand,
     setAside,
     takeBack,

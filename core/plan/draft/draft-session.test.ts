@@ -2,26 +2,26 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
 import { inEnglish } from '#language/render';
-import { attackRuns } from '../../tests/attack-runs';
-import type { Cuff } from '../cuff/cuff';
-import { hardFindings } from '../findings/finding';
-import type { WeightKit } from '../load/weight-kit';
-import { needsKilograms, rungSchema } from '../protocol/exercise';
-import { EXERCISES } from '../protocol/exercises';
-import { schoolIdSchema } from '../protocol/schools';
-import { workModeSchema } from '../protocol/work-mode';
-import { LIMBS, limbSchema, positionSchema } from '../quantity/limb';
-import { carryOver, loweredTo } from '../review/carry-over';
-import { whyNotChange } from '../review/change';
-import { nextSession } from '../review/next-session';
-import { allOf, clearedAlone, limited } from '../screening/clearance.fixture';
-import { type SessionChoice, sessionChoiceSchema, setsOf } from './choices';
-import { compile } from './compile';
-import { composeSession } from './compose';
-import { type DraftWish, draftSession } from './draft-session';
-import { testWish as wish } from './draft-wish.fixture';
-import { goalIdSchema } from './goals';
-import { clockAtEnds } from './occlusion-clock';
+import { attackRuns } from '../../../tests/attack-runs';
+import type { Cuff } from '../../cuff/cuff';
+import { hardFindings } from '../../findings/finding';
+import type { WeightKit } from '../../load/weight-kit';
+import { needsKilograms, rungSchema } from '../../protocol/exercise';
+import { EXERCISES } from '../../protocol/exercises';
+import { schoolIdSchema } from '../../protocol/schools';
+import { workModeSchema } from '../../protocol/work-mode';
+import { LIMBS, limbSchema, positionSchema } from '../../quantity/limb';
+import { PLACE_IDS } from '../../quantity/place';
+import { carryOver, loweredTo } from '../../review/carry-over';
+import { whyNotChange } from '../../review/change';
+import { nextSession } from '../../review/next-session';
+import { allOf, clearedAlone, limited } from '../../screening/clearance.fixture';
+import { type SessionChoice, sessionChoiceSchema, setsOf } from '../choices';
+import { compile } from '../compile';
+import { composeSession } from '../compose';
+import { doseOf } from '../dose';
+import { goalIdSchema } from '../goals';
+import { clockAtEnds } from '../occlusion-clock';
 import {
   measuredTarget,
   testBasis,
@@ -34,8 +34,12 @@ import {
   testStrength,
   trainedWeeks,
   weighedLoad,
-} from './plan.fixture';
-import { fitTemplate } from './template';
+} from '../plan.fixture';
+import { fitTemplate } from '../template';
+import { boundsOf, repsByMuscle } from './bounds';
+import { draftSession } from './draft-session';
+import { testWish as wish } from './draft-wish.fixture';
+import type { DraftWish } from './wish';
 
 const DAY = 86_400_000;
 
@@ -69,7 +73,8 @@ describe('the first draft of a session', () => {
   });
 
   it('primes a newcomer once a limb', () => {
-    const fresh = testBasis({ ...basis, done: [] });
+    const curl = testStrength({ id: 'curl', exerciseId: 'leg-curl-seated' });
+    const fresh = testBasis({ ...basis, strengthTests: [testStrength(), curl], done: [] });
     const { session } = draftSession(wish({ newcomer: true }), fresh);
     expect(session?.exercises.map(({ primed }) => primed)).toEqual([true, false]);
     expect(session?.exercises[0]?.limbs[0]).toMatchObject({ percentLop: 40 });
@@ -308,6 +313,7 @@ describe('any draft for any valid person', () => {
     prescriber: fc.constantFrom('clinician', 'coach'),
     operated: fc.subarray(limbSchema.options),
     weeks: fc.nat(12),
+    from65: fc.boolean(),
   } as const);
   const wished = fc.record({
     goal: fc.constantFrom(...goalIdSchema.options),
@@ -317,10 +323,13 @@ describe('any draft for any valid person', () => {
       ['right-thigh'],
       ['left-thigh', 'right-thigh'],
       ['left-arm', 'right-arm'],
+      ['left-thigh', 'right-thigh', 'right-arm'],
     ),
     together: fc.boolean(),
     rung: fc.constantFrom(...rungSchema.options),
     newcomer: fc.boolean(),
+    place: fc.option(fc.constantFrom(...PLACE_IDS), { nil: undefined }),
+    beforeLift: fc.option(fc.constantFrom('bar-squat', 'deadlift', 'bench-press'), { nil: undefined }),
   });
   const reviewed = fc.array(
     fc.record(
@@ -374,11 +383,33 @@ describe('any draft for any valid person', () => {
           prescriber: who.prescriber,
           procedures: who.operated.map((limb) => ({ limb, atMs: -9 * DAY })),
           done: trainedWeeks(who.weeks),
+          from65: who.from65,
         });
-        const { session, notes } = draftSession(wish({ ...asked, limbs: [...asked.limbs] }), over);
+        const {
+          session,
+          notes,
+          judged,
+          alternatives = [],
+        } = draftSession(wish({ ...asked, limbs: [...asked.limbs] }), over);
         expect(notes.length).toBeGreaterThan(0);
         if (!session) return;
         drafted += 1;
+        // The points are those of its aspects, and no alternative is the same, or has anything found of it (idea 8).
+        expect(judged?.aspects.reduce((sum, { points }) => sum + points, 0)).toBe(judged?.points);
+        expect(alternatives.length).toBeLessThanOrEqual(2);
+        for (const other of alternatives) {
+          expect(other.session).not.toEqual(session);
+          const found = composeSession(other.session, over).findings;
+          expect(found.filter(({ level }) => level !== 'note')).toEqual([]);
+        }
+        // Within its bounds, whichever of them is taken (PRO-6).
+        const bounds = boundsOf(over);
+        for (const one of [session, ...alternatives.map((other) => other.session)]) {
+          if (!bounds) break;
+          expect(Math.max(0, ...repsByMuscle(one.exercises, over.library).values())).toBeLessThanOrEqual(75);
+          const { occludedMs } = doseOf(compile(composeSession(one, over).plan));
+          expect(occludedMs).toBeLessThanOrEqual(15 * 60_000);
+        }
         expect(sessionChoiceSchema.safeParse(session).error).toBeUndefined();
         const { plan, findings } = composeSession(session, over);
         // Nothing its own checks would refuse, for a coach either.

@@ -1,4 +1,4 @@
-import type { DraftWish } from './draft-session';
+import type { DraftWish } from './wish';
 
 /** A wish for one thigh, for size, changed by `changes`. */
 export const testWish = (changes: Partial<DraftWish> = {}): DraftWish => ({

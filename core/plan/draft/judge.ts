@@ -1,0 +1,370 @@
+import { list, type Message, msg } from '../../message/message';
+import { PROTOCOLS } from '../../protocol/data/protocols';
+import { type Exercise, musclesOf } from '../../protocol/exercise';
+import { isEqual } from '../../quantity/is-equal';
+import { MS_PER_MINUTE } from '../../quantity/units';
+import type { Basis } from '../basis';
+import type { ExerciseChoice } from '../choices';
+import { isMeasuredIn } from '../draft-limb';
+import { GOALS } from '../goals';
+import { boundBy, lastsMs } from './bounds';
+import { likeness } from './likeness';
+import { isTested, namedOn } from './pool';
+import type { DraftWish } from './wish';
+import type { Work } from './work';
+
+/** A session that could be drafted: works in their order, as long as they are here. */
+export type Tried = readonly Work[];
+
+/** What is asked for, and what is on record; with the most exercises there may be, where others come after them. */
+export type For = { wish: DraftWish; basis: Basis; most?: number | undefined };
+
+const ASPECT_IDS = [
+  'goal',
+  'load',
+  'dose',
+  'shape',
+  'known',
+  'muscle',
+  'measured',
+  'isolates',
+  'time',
+  'changes',
+] as const;
+export type AspectId = (typeof ASPECT_IDS)[number];
+
+type Aspect = {
+  /** The most points there are for it; all of them make 100. */
+  points: number;
+  label: Message;
+  /** From 0, not at all, to 1: of each exercise, whose mean counts, or of the whole. */
+  value: { each: (work: Work, of: For) => number } | { whole: (tried: Tried, of: For) => number };
+  /** What was found of this session. */
+  words: (tried: Tried, of: For) => Message;
+};
+
+/** How large the muscles of an exercise are, the largest being 1: larger before smaller (chapter 6). */
+const MUSCLE_SIZES: Readonly<Record<string, number>> = {
+  quadriceps: 1,
+  buttock: 0.95,
+  hamstrings: 0.9,
+  legs: 1,
+  thigh: 1,
+  calf: 0.7,
+  'hip abductors': 0.55,
+  'hip adductors': 0.55,
+  'hip flexors': 0.3,
+  shin: 0.2,
+  biceps: 1,
+  triceps: 1,
+  chest: 0.95,
+  'upper back': 0.95,
+  arms: 1,
+  'upper arm': 1,
+  shoulder: 0.8,
+  'rear shoulder': 0.6,
+  'shoulder blade': 0.55,
+  'rotator cuff': 0.5,
+  forearm: 0.5,
+};
+/** A muscle that a practice has typed. */
+const OTHER_MUSCLE = 0.5;
+
+/** How much of a resistance without kilograms there is for work that asks for a share of a 1RM (rule LOAD-5). */
+const WITHOUT_KILOGRAMS: { [Equipment in Exercise['equipment']]?: number } = {
+  bands: 0.6,
+  'body-weight': 0.5,
+};
+const BY_THE_LIMB_ALONE = 0.2;
+
+/** What a session is judged by, and how much each counts (docs/decisions/drafts.md). */
+export const ASPECTS: Record<AspectId, Aspect> = {
+  goal: {
+    points: 18,
+    label: msg('Fits the goal'),
+    value: { each: goalValue },
+    words: (_, { wish }) =>
+      wish.goal === 'warm-up' && wish.beforeLift !== undefined
+        ? msg('as near to the lift as can be')
+        : msg('kinds of exercise that serve it'),
+  },
+  load: {
+    points: 12,
+    label: msg('Makes the load asked for'),
+    value: { each: (work, { wish }) => loadValue(work, wish) },
+    words: (tried, { wish }) => loadWords(tried, wish),
+  },
+  dose: {
+    points: 12,
+    label: msg('Whole schemes'),
+    value: { each: (work) => shareOfSets(work) },
+    words: (tried) =>
+      msg('{kept} of {all} sets of the schemes', {
+        kept: sum(tried.map(({ choices }) => sum(choices.map(({ sets }) => sets.length)))),
+        all: sum(
+          tried.map(({ choices }) =>
+            sum(choices.map((choice) => Math.max(choice.sets.length, setsOfScheme(choice)))),
+          ),
+        ),
+      }),
+  },
+  shape: {
+    points: 16,
+    label: msg('Number and variety'),
+    value: { whole: shapeValue },
+    words: (tried) =>
+      msg(
+        '{exercises, plural, one {# exercise} other {# exercises}} for {muscles, plural, one {# muscle group} other {# muscle groups}}',
+        { exercises: tried.length, muscles: groupsOf(tried).size },
+      ),
+  },
+  known: {
+    points: 8,
+    label: msg('Goes on with what is known'),
+    value: { each: knownValue },
+    words: (tried, { wish, basis }) =>
+      msg('{carried} as last time, {tested} tested', {
+        carried: tried.filter(({ id }) => isCarried(id, wish)).length,
+        tested: tried.filter(({ id }) => isTested(id, basis)).length,
+      }),
+  },
+  muscle: {
+    points: 12,
+    label: msg('Large muscles first'),
+    value: { each: ({ exercise }) => muscleSize(exercise) },
+    words: () => msg('by the size of what they work'),
+  },
+  measured: {
+    points: 8,
+    label: msg('Positions that were measured'),
+    value: { each: measuredValue },
+    words: (tried, { basis }) => {
+      const positions = limbPositions(tried);
+      return msg('{measured} of {all}', {
+        measured: positions.filter(({ limb, position }) => isMeasuredIn(position, limb, basis)).length,
+        all: positions.length,
+      });
+    },
+  },
+  isolates: {
+    points: 6,
+    label: msg('Isolated where that is better'),
+    value: { each: ({ exercise }, of) => (isolates(of) ? Number(exercise.kind === 'isolated') : 1) },
+    words: (tried, of) =>
+      isolates(of)
+        ? msg('{isolated} of {all} work one muscle alone', {
+            isolated: tried.filter(({ exercise }) => exercise.kind === 'isolated').length,
+            all: tried.length,
+          })
+        : msg('not asked for'),
+  },
+  time: {
+    points: 4,
+    label: msg('Time'),
+    value: {
+      whole: (tried, { wish }) => {
+        const { minutes } = GOALS[wish.goal];
+        return clamp(1 - (minutesOf(tried) - minutes) / minutes);
+      },
+    },
+    words: (tried, { wish }) =>
+      msg('about {minutes} min, {usual} usual', {
+        minutes: Math.round(minutesOf(tried)),
+        usual: GOALS[wish.goal].minutes,
+      }),
+  },
+  changes: {
+    points: 4,
+    label: msg('Few changes'),
+    value: {
+      whole: (tried) => (tried.length < 2 ? 1 : 1 - changesIn(tried) / (2 * (tried.length - 1))),
+    },
+    words: (tried) =>
+      msg('{changes, plural, =0 {no change} one {# change} other {# changes}} of kit or position', {
+        changes: changesIn(tried),
+      }),
+  },
+};
+
+/** What is more upright than it was measured is a note: the true restriction is a little lower (rule LOP-5). */
+function measuredValue(work: Work, { basis }: For): number {
+  return mean(
+    limbPositions([work]).map(({ limb, position }) =>
+      isMeasuredIn(position, limb, basis) ? 1 : MORE_UPRIGHT,
+    ),
+  );
+}
+const MORE_UPRIGHT = 0.5;
+
+/** What a session was found to be, of 100 points, aspect by aspect. */
+export type Judged = {
+  points: number;
+  aspects: { id: AspectId; label: Message; points: number; most: number; words: Message }[];
+};
+
+const valueIn = ({ value }: Aspect, tried: Tried, of: For): number =>
+  'each' in value ? mean(tried.map((work) => value.each(work, of))) : value.whole(tried, of);
+
+/**
+ * What gives a session its points, 0–100: what a search compares. What is said of an exercise by itself is worked out once, however
+ * many sessions it is in.
+ */
+export function pointsFor(of: For): (tried: Tried) => number {
+  const known = new Map<Work, number>();
+  const ofEach = (work: Work): number => {
+    const before = known.get(work);
+    if (before !== undefined) return before;
+    const points = sum(
+      ASPECT_IDS.map((id) => {
+        const { points: most, value } = ASPECTS[id];
+        return 'each' in value ? most * value.each(work, of) : 0;
+      }),
+    );
+    known.set(work, points);
+    return points;
+  };
+  const whole = ASPECT_IDS.flatMap((id) => {
+    const { points, value } = ASPECTS[id];
+    return 'whole' in value ? [{ points, value: value.whole }] : [];
+  });
+  return (tried) =>
+    mean(tried.map(ofEach)) + whole.reduce((points, one) => points + one.points * one.value(tried, of), 0);
+}
+
+/** @returns whole points an aspect, what was lost first */
+export function judge(tried: Tried, of: For): Judged {
+  const aspects = ASPECT_IDS.map((id) => {
+    const { points: most, label, words } = ASPECTS[id];
+    const points = Math.round(most * valueIn(ASPECTS[id], tried, of));
+    return { id, label, points, most, words: words(tried, of) };
+  });
+  return { points: sum(aspects.map(({ points }) => points)), aspects };
+}
+
+/** Two sessions that are done in turn, as one: the mean of their points, and the words of both. */
+export function judgedTogether(one: Judged, other: Judged): Judged {
+  const aspects = one.aspects.map((aspect, place) => {
+    const second = other.aspects[place] ?? aspect;
+    const words = isEqual(aspect.words, second.words)
+      ? aspect.words
+      : list([aspect.words, second.words], '; ');
+    return { ...aspect, points: Math.round((aspect.points + second.points) / 2), words };
+  });
+  return { points: sum(aspects.map(({ points }) => points)), aspects };
+}
+
+function goalValue({ id, exercise }: Work, { wish, basis: { library } }: For): number {
+  const kind = GOALS[wish.goal].kinds[exercise.kind] ?? 0;
+  const named = namedOn(wish);
+  if (named.length > 0) return named.includes(id) ? kind : kind * NOT_NAMED;
+  if (wish.beforeLift !== undefined) return kind * likeness(wish.beforeLift, id, library) ** 2;
+  // A pace that is known in watts or in speed can be followed.
+  return exercise.kind === 'aerobic' && !exercise.ergometry ? kind * NOT_NAMED : kind;
+}
+const NOT_NAMED = 0.8;
+
+function loadValue({ exercise, truePercent, choices }: Work, wish: DraftWish): number {
+  if (!asksForTest(exercise, wish)) return 1;
+  const [first] = choices;
+  if (truePercent === null || first?.load.kind !== 'weighed')
+    return WITHOUT_KILOGRAMS[exercise.equipment] ?? BY_THE_LIMB_ALONE;
+  const wanted = first.load.percentOneRepMax;
+  return clamp(1 - Math.abs(truePercent - wanted) / wanted);
+}
+
+function loadWords(tried: Tried, wish: DraftWish): Message {
+  const asked = GOALS[wish.goal].percentOneRepMax;
+  const made = tried.flatMap(({ truePercent }) => truePercent ?? []);
+  if (asked === null || !tried.some(({ exercise }) => asksForTest(exercise, wish)))
+    return msg('none is asked for');
+  if (made.length === 0) return msg('{asked} % of 1RM asked for, no kilograms made', { asked });
+  const [low, high] = [Math.min(...made), Math.max(...made)];
+  return low === high
+    ? msg('{asked} % of 1RM asked for, {low} % made', { asked, low })
+    : msg('{asked} % of 1RM asked for, {low} to {high} % made', { asked, low, high });
+}
+
+const setsOfScheme = ({ protocolId }: ExerciseChoice): number => PROTOCOLS[protocolId].sets.length;
+
+/** The share of its scheme that an exercise keeps. */
+const shareOfSets = ({ choices }: Work): number =>
+  mean(choices.map((choice) => Math.min(1, choice.sets.length / setsOfScheme(choice))));
+
+const groupsOf = (tried: Tried): Set<string> => new Set(tried.map(({ exercise }) => exercise.muscle));
+
+/** How many exercises a session is to have: fewer where it is bounded, and one where each is done twice. */
+export function exercisesAsked({ wish, basis, most = Number.POSITIVE_INFINITY }: For): number {
+  const exercises = Math.min(most, GOALS[wish.goal].exercises);
+  const named = namedOn(wish).length;
+  if (named > 0 || boundBy(basis) === null) return Math.max(named, exercises);
+  return Math.min(exercises, wish.limbs.length > 1 && !wish.together ? 1 : 2);
+}
+
+function shapeValue(tried: Tried, of: For): number {
+  const named = namedOn(of.wish);
+  if (named.length > 0) return tried.filter(({ id }) => named.includes(id)).length / exercisesAsked(of);
+  const { functional, exercises } = GOALS[of.wish.goal];
+  if (functional === undefined || functional === exercises)
+    return clamp(Math.min(groupsOf(tried).size, tried.length) / exercisesAsked(of));
+  const everyday = tried.filter(({ exercise }) => exercise.kind === 'functional');
+  const others = tried.filter(({ exercise }) => exercise.kind !== 'functional');
+  return (
+    (Math.min(groupsOf(others).size, exercises - functional) + Number(everyday.length === functional)) /
+    (exercises - functional + 1)
+  );
+}
+
+export const isCarried = (id: string, { carried }: DraftWish): boolean =>
+  carried.some(({ exerciseId }) => exerciseId === id);
+
+function knownValue({ id, exercise }: Work, { wish, basis }: For): number {
+  if (isCarried(id, wish)) return 1;
+  if (wish.carried.length > 0) return isTested(id, basis) ? 0.4 : 0;
+  return isTested(id, basis) || !asksForTest(exercise, wish) ? 1 : 0.5;
+}
+
+/** Whether work goes by a share of a 1RM where there is one. */
+export const asksForTest = (exercise: Exercise, { goal }: DraftWish): boolean =>
+  GOALS[goal].percentOneRepMax !== null &&
+  (exercise.rung === 'loaded' || (GOALS[goal].from === 'tested' && exercise.kind !== 'functional'));
+
+const muscleSize = ({ muscle }: Exercise): number =>
+  Math.max(...musclesOf(muscle).map((name) => MUSCLE_SIZES[name] ?? OTHER_MUSCLE));
+
+const limbPositions = (tried: Tried) =>
+  tried.flatMap(({ choices }) =>
+    choices.flatMap(({ limbs, position }) => limbs.map(({ limb }) => ({ limb, position }))),
+  );
+
+/** In the first weeks, and where the goal says so (rule PRO-6). */
+const isolates = ({ wish, basis }: For): boolean =>
+  GOALS[wish.goal].isolates === true ||
+  (GOALS[wish.goal].from === 'tested' && boundBy(basis) === 'first-weeks');
+
+export const minutesOf = (tried: Tried): number =>
+  sum(tried.map(({ choices }) => lasts(choices))) / MS_PER_MINUTE;
+
+const lasts = (choices: readonly ExerciseChoice[]): number => {
+  const before = lasting.get(choices);
+  if (before !== undefined) return before;
+  const ms = sum(choices.map(lastsMs));
+  lasting.set(choices, ms);
+  return ms;
+};
+// Choices are never changed where they are.
+const lasting = new WeakMap<readonly ExerciseChoice[], number>();
+
+/** From one exercise to the next: another position, another thing that resists. */
+function changesIn(tried: Tried): number {
+  return tried.reduce((changes, { exercise, choices: [first] }, place) => {
+    const before = tried[place - 1];
+    if (!before || !first) return changes;
+    const position = before.choices[0]?.position !== first.position;
+    const kit = before.exercise.equipment !== exercise.equipment;
+    return changes + Number(position) + Number(kit);
+  }, 0);
+}
+
+const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+const mean = (values: readonly number[]): number => (values.length === 0 ? 1 : sum(values) / values.length);
+const clamp = (value: number): number => Math.min(1, Math.max(0, value));
