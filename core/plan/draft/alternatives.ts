@@ -4,11 +4,8 @@ import { isEqual } from '../../quantity/is-equal';
 import type { Bounds } from './bounds';
 import { type For, minutesOf, type Tried } from './judge';
 import { type Found, search } from './search';
-import type { Alternative } from './wish';
+import { ALTERNATIVE_IDS, type Alternative, type AlternativeId } from './wish';
 import type { Work } from './work';
-
-const ALTERNATIVE_IDS = ['with-bands', 'without-kit', 'no-floor', 'seated', 'shorter', 'other'] as const;
-export type AlternativeId = (typeof ALTERNATIVE_IDS)[number];
 
 type Way = {
   label: Message;

@@ -8,14 +8,14 @@ import { type Basis, isPostOperativeWork } from '../basis';
 import type { SessionChoice } from '../choices';
 import { basisOnRung } from '../compose';
 import { GOALS } from '../goals';
-import { type AlternativeId, alternativesTo, MOST_ALTERNATIVES } from './alternatives';
+import { alternativesTo, MOST_ALTERNATIVES } from './alternatives';
 import { type BoundBy, type Bounds, boundBy, boundsOf } from './bounds';
 import { fixAll } from './fix-all';
 import { asksForTest, exercisesAsked, type For, isCarried, judgedTogether, type Tried } from './judge';
 import { type Entry, isTested, namedOn, poolOf } from './pool';
 import { whyNot } from './refusal';
 import { search } from './search';
-import type { Alternative, Draft, DraftWish } from './wish';
+import type { Alternative, AlternativeId, Draft, DraftWish } from './wish';
 import { type Work, workOf } from './work';
 
 /** As many exercises as a session holds, each limb in turn counted; of legs and then arms so many of either. */

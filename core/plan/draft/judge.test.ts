@@ -4,7 +4,8 @@ import { isMessage } from '../../message/message';
 import { libraryOf } from '../../protocol/exercises';
 import { testBasis, testOcclusion, testStrength } from '../plan.fixture';
 import { testWish } from './draft-wish.fixture';
-import { ASPECTS, type AspectId, type For, judge, pointsFor } from './judge';
+import { ASPECTS, type For, judge, pointsFor } from './judge';
+import type { AspectId } from './judged';
 import { likeness } from './likeness';
 import { type Work, workOf } from './work';
 

@@ -8,6 +8,7 @@ import type { ExerciseChoice } from '../choices';
 import { isMeasuredIn } from '../draft-limb';
 import { GOALS } from '../goals';
 import { boundBy, lastsMs } from './bounds';
+import { ASPECT_IDS, type AspectId, type Judged } from './judged';
 import { likeness } from './likeness';
 import { isTested, namedOn } from './pool';
 import type { DraftWish } from './wish';
@@ -18,20 +19,6 @@ export type Tried = readonly Work[];
 
 /** What is asked for, and what is on record; with the most exercises there may be, where others come after them. */
 export type For = { wish: DraftWish; basis: Basis; most?: number | undefined };
-
-const ASPECT_IDS = [
-  'goal',
-  'load',
-  'dose',
-  'shape',
-  'known',
-  'muscle',
-  'measured',
-  'isolates',
-  'time',
-  'changes',
-] as const;
-export type AspectId = (typeof ASPECT_IDS)[number];
 
 type Aspect = {
   /** The most points there are for it; all of them make 100. */
@@ -195,12 +182,6 @@ function measuredValue(work: Work, { basis }: For): number {
   );
 }
 const MORE_UPRIGHT = 0.5;
-
-/** What a session was found to be, of 100 points, aspect by aspect. */
-export type Judged = {
-  points: number;
-  aspects: { id: AspectId; label: Message; points: number; most: number; words: Message }[];
-};
 
 const valueIn = ({ value }: Aspect, tried: Tried, of: For): number =>
   'each' in value ? mean(tried.map((work) => value.each(work, of))) : value.whole(tried, of);

@@ -8,8 +8,7 @@ import type { Limb } from '../../quantity/limb';
 import type { Place } from '../../quantity/place';
 import type { SessionChoice, SetChoice } from '../choices';
 import type { GoalId } from '../goals';
-import type { AlternativeId } from './alternatives';
-import type { Judged } from './judge';
+import type { Judged } from './judged';
 
 /** What one exercise takes over from its last session, the reviewed change applied. Shares in %, rest in ms. */
 export type Carried = {
@@ -48,6 +47,17 @@ export type DraftWish = {
   /** What a review has lowered a limb to, in %LOP: whatever protocol is drafted now, never above it (rule REV-1). */
   lowered: ReadonlyMap<Limb, number>;
 };
+
+/** In what way another session may be wished for. */
+export const ALTERNATIVE_IDS = [
+  'with-bands',
+  'without-kit',
+  'no-floor',
+  'seated',
+  'shorter',
+  'other',
+] as const;
+export type AlternativeId = (typeof ALTERNATIVE_IDS)[number];
 
 /** Another session for the same wish, next best of those that are as its label says. */
 export type Alternative = { id: AlternativeId; session: SessionChoice; judged: Judged };
