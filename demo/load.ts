@@ -239,9 +239,13 @@ function versionFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number): New
   };
 }
 
+/** A session of so many days before, after which a draft holds all that its goal asks for. */
+const LONG_AGO = { days: 21, atMs: 0, kinds: [], tolerated: true, worked: [] };
+
 /** What the app itself would draft for this person, at the share of LOP and the tempo then chosen. */
 function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
   const { percentLop, tempoId = '1.5-0-1.5', together = false } = wish;
+  const basis = basisOf(facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', nowMs);
   const { session, notes } = draftSession(
     {
       goal: wish.goal,
@@ -254,7 +258,7 @@ function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
       carried: [],
       lowered: new Map(),
     },
-    basisOf(facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', nowMs),
+    wish.byHand ? { ...basis, done: [{ ...LONG_AGO, day: basis.today - LONG_AGO.days }] } : basis,
   );
   if (!session) throw new Error(`No draft: ${notes.map(inEnglish).join(' ')}`);
   const exercises = session.exercises.map((choice) => ({

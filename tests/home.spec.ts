@@ -43,7 +43,7 @@ test('a person trains at home by a code: the day is asked, a strap is tightened,
 
   await test.step('the plan is read, and kept on the phone', async () => {
     await home.goto(address);
-    await expect(home.getByRole('heading', { name: 'Single leg bridge' })).toBeVisible();
+    await expect(home.getByRole('heading', { name: 'Terminal knee extension' })).toBeVisible();
     await expect(home.getByText('Leocadia')).toHaveCount(0);
     await home.evaluate(async () => {
       await navigator.serviceWorker.ready;

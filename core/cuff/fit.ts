@@ -75,13 +75,17 @@ const EITHER_WAY_CM = { arm: 4, leg: 8 } as const;
 
 /** What to buy when no cuff of the kit fits: a range that holds this limb with room either way (rule FIT-2). */
 export function rangeToBuy(limb: Limb, girthCm: number): Message {
-  const roomCm = EITHER_WAY_CM[limbKind(limb)];
-  const low = Math.floor(girthCm - roomCm);
-  const high = Math.ceil(girthCm + roomCm);
+  const { girthLowCm, girthHighCm } = rangeAround(limb, girthCm);
   return msg('No cuff in the kit fits: one is needed whose range includes {girthCm}, such as {range}.', {
     girthCm: length(toDecimals(girthCm, 1)),
-    range: lengths(low, high),
+    range: lengths(girthLowCm, girthHighCm),
   });
+}
+
+/** A range that a cuff for this girth would have, in whole cm. @example rangeAround('left-thigh', 90) //=> { girthLowCm: 82, girthHighCm: 98 } */
+export function rangeAround(limb: Limb, girthCm: number): { girthLowCm: number; girthHighCm: number } {
+  const roomCm = EITHER_WAY_CM[limbKind(limb)];
+  return { girthLowCm: Math.floor(girthCm - roomCm), girthHighCm: Math.ceil(girthCm + roomCm) };
 }
 
 /**

@@ -29,7 +29,7 @@ export { ALTERNATIVES } from './draft/alternatives';
 export { draftSession } from './draft/draft-session';
 export type { Judged } from './draft/judged';
 export { liftsBefore } from './draft/likeness';
-export type { AlternativeId, Draft, DraftWish } from './draft/wish';
+export type { AlternativeId, Draft, DraftWish, Lead } from './draft/wish';
 export { bestKit } from './draft/work';
 export { choiceFor, draftLimb } from './draft-limb';
 export { FIGURE_KINDS, type FigureId, type FigureKind, figureWords, MOST_A_WEEK } from './figure-ids';

@@ -35,7 +35,7 @@ export {
 export { type Joint, type Joints, jointsOf, type Point } from './figure';
 export { INTENSITIES, type Intensity } from './intensity';
 export { JOINT_NAMES, jointName, jointSchema, type RangeJoint } from './joint-names';
-export { rangeWords } from './joint-range';
+export { rangesOf, rangeWords } from './joint-range';
 export { muscleName, musclesText } from './muscle-names';
 export { type Cue, paceCues, pacePosition, restCues, setMs } from './pace';
 export type { Figure, Prop } from './pose';

@@ -23,9 +23,24 @@ describe('the range of a joint that an exercise goes through', () => {
     }
   });
 
-  it('is not known of joints that go either way, nor of what a practice added', () => {
-    expect(rangeOf('straight-leg-raise', 'hip')).toBeNull();
+  it('is known of a hip and a shoulder forwards and backwards, and not to the side', () => {
+    expect(rangeOf('sit-to-stand', 'hip')?.toDegrees).toBeGreaterThan(80);
+    expect(rangeOf('donkey-kick', 'hip')?.fromDegrees).toBeLessThan(20);
+    expect(rangeOf('shoulder-press', 'shoulder')?.toDegrees).toBeGreaterThan(140);
+    expect(rangeOf('hip-abduction-standing', 'hip')).toBeNull();
+  });
+
+  it('is not known of an ankle, nor of what a practice added', () => {
+    expect(rangeOf('calf-raise-standing', 'ankle')).toBeNull();
     expect(rangeOf('own', 'knee')).toBeNull();
+  });
+
+  it('is gone through by passive range, which moves every joint of the limb, and not by a cuff alone', () => {
+    const passive = (id: 'passive-range-leg' | 'passive-cuff-leg', joint: 'knee' | 'elbow') =>
+      crosses(id, EXERCISES[id], false, { ...knee, joint });
+    expect(passive('passive-range-leg', 'knee')).toBe(true);
+    expect(passive('passive-range-leg', 'elbow')).toBe(false);
+    expect(passive('passive-cuff-leg', 'knee')).toBe(false);
   });
 
   it('counts as gone through where nothing says what moves, but not of a hold or of the other limbs', () => {

@@ -3,7 +3,7 @@ import { type Message, msg } from '../message/message';
 import { type Exercise, rungHeight } from './exercise';
 import type { Limbs } from './figure';
 import { JOINT_NAMES, jointSchema, type RangeJoint } from './joint-names';
-import { figureOf } from './poses';
+import { figureOf, movesSideways } from './poses';
 
 const degrees = z
   .number(msg('Enter whole degrees, 0 being straight.'))
@@ -26,25 +26,53 @@ export const rangeLimitSchema = z
   });
 export type RangeLimit = z.infer<typeof rangeLimitSchema>;
 
-/** How far a joint is bent that bends one way only; the others are not measured from a drawing. */
+/**
+ * How far a joint is bent from straight, near side and far, in degrees: hips and shoulders forwards, under 0 backwards. An ankle and
+ * a wrist are not measured from a drawing.
+ */
 const BENDS: Partial<Record<RangeJoint, (limbs: Limbs) => number[]>> = {
-  knee: ({ leg, farLeg = leg }) => [leg, farLeg].map(([thigh, shank]) => Math.abs(thigh - shank)),
-  elbow: ({ arm, farArm = arm }) => [arm, farArm].map(([upper, fore]) => Math.abs(upper - fore)),
+  knee: ({ leg, farLeg = leg }) => [leg, farLeg].map(([thigh, shank]) => Math.abs(turn(thigh - shank))),
+  elbow: ({ arm, farArm = arm }) => [arm, farArm].map(([upper, fore]) => Math.abs(turn(upper - fore))),
+  hip: ({ trunk, leg, farLeg = leg }) => [leg, farLeg].map(([thigh]) => turn(thigh - trunk + 180)),
+  shoulder: ({ trunk, arm, farArm = arm }) => [arm, farArm].map(([upper]) => turn(upper - trunk + 180)),
 };
+
+/** An angle as the shortest turn, in whole degrees from −180. @example turn(235) //=> -125 */
+const turn = (degrees: number): number => Math.round((((degrees % 360) + 540) % 360) - 180);
 
 /**
  * What an exercise of the library takes a joint through, in degrees of bending, as it is drawn and taught: the side that moves,
- * or both. `null` where it is not known.
+ * or both. `null` where it is not known: of a movement to the side, for one.
  * @example rangeOf('knee-extension', 'knee') //=> { fromDegrees: 5, toDegrees: 90 }
+ * @example rangeOf('straight-leg-raise', 'hip') //=> { fromDegrees: 0, toDegrees: 40 }
  */
 export function rangeOf(id: string, joint: RangeJoint): { fromDegrees: number; toDegrees: number } | null {
   const [figure, bends] = [figureOf(id), BENDS[joint]];
-  if (!figure || !bends) return null;
+  if (!figure || !bends || (SIDEWAYS.includes(joint) && movesSideways(id))) return null;
   const [start, end] = [bends(figure.start), bends(figure.end)];
-  const moving = start.flatMap((from, side) => (from === end[side] ? [] : [from, end[side] ?? from]));
+  const moving = start.flatMap((from, side) => {
+    const to = end[side] ?? from;
+    return Math.abs(to - from) < LEAST_DEGREES ? [] : [from, to];
+  });
   if (moving.length === 0) return null;
   return { fromDegrees: Math.min(...moving), toDegrees: Math.max(...moving) };
 }
+
+/** A joint that is drawn to turn by less is only carried along. */
+const LEAST_DEGREES = 5;
+
+/** What is drawn from the front moves these to the side, which is no bending. */
+const SIDEWAYS: readonly RangeJoint[] = ['hip', 'shoulder'];
+
+/**
+ * Every range that an exercise is known to go through.
+ * @example rangesOf('knee-extension', EXERCISES['knee-extension']) //=> [{ joint: 'knee', fromDegrees: 5, toDegrees: 90 }]
+ */
+export const rangesOf = (id: string, { joints }: Pick<Exercise, 'joints'>) =>
+  jointSchema.options.flatMap((joint) => {
+    const range = joints.includes(joint) ? rangeOf(id, joint) : null;
+    return range ? [{ joint, ...range }] : [];
+  });
 
 /**
  * Whether an exercise goes through a range that is limited; one whose range is not known counts as going through it
@@ -53,12 +81,13 @@ export function rangeOf(id: string, joint: RangeJoint): { fromDegrees: number; t
  */
 export function crosses(
   id: string,
-  { joints, rung, limbKind }: Exercise,
+  { joints, rung, limbKind, isManual }: Exercise,
   loaded: boolean,
   { joint, fromDegrees, toDegrees, isOfLoaded }: RangeLimit,
 ): boolean {
   if (isOfLoaded && !loaded) return false;
-  const isStill = rungHeight(rung) <= rungHeight('isometric');
+  // What is done to a person by hand moves them (rule PRO).
+  const isStill = !isManual && rungHeight(rung) <= rungHeight('isometric');
   // Without a word of what moves, any joint of the limb may.
   const moves = joints.length === 0 ? !isStill && LIMB_OF[joint] === limbKind : joints.some(isCalled(joint));
   if (!moves) return false;

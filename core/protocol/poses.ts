@@ -2,7 +2,7 @@ import { ARM_POSES } from './data/arm-poses';
 import { LEG_POSES } from './data/leg-poses';
 import { EXERCISES, type StandardExerciseId } from './exercises';
 import type { Limbs } from './figure';
-import type { Drawn, Figure, Pose } from './pose';
+import { type Drawn, type Figure, FRONT, ON_SIDE, type Pose } from './pose';
 
 const POSES: Record<StandardExerciseId, Pose> = { ...LEG_POSES, ...ARM_POSES };
 
@@ -26,6 +26,10 @@ export function figureOf(id: string): Figure | null {
     ...around,
   };
 }
+
+/** Whether hips and shoulders move to the side in it: it is drawn from the front, or lying on the side. */
+export const movesSideways = (id: string): boolean =>
+  isStandard(id) && (POSES[id].base === FRONT || POSES[id].base === ON_SIDE);
 
 const isStandard = (id: string): id is StandardExerciseId => Object.hasOwn(POSES, id);
 

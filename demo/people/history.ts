@@ -24,6 +24,8 @@ export type PrescribeWish = {
   percentLop?: number;
   tempoId?: TempoId;
   together?: boolean;
+  /** With what the draft of the first weeks leaves out: the practitioner adds it by hand. */
+  byHand?: true;
   sitting?: PlannedAdjunct[];
   /** How hard aerobic work is. */
   intensity?: Intensity;

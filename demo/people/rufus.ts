@@ -35,7 +35,7 @@ export const rufus: DemoPerson = {
     {
       daysAgo: 23,
       do: 'prescribe',
-      wish: { goal: 'size', limbs: ['left-thigh', 'right-thigh'], together: true },
+      wish: { goal: 'size', limbs: ['left-thigh', 'right-thigh'], together: true, byHand: true },
     },
     { daysAgo: 20, do: 'session', reps: [30, 15, 15, 15], efforts: [5, 6, 7, 8] },
     { daysAgo: 13, do: 'session', reps: [30, 15, 15, 15], efforts: [4, 5, 6, 6] },

@@ -2,15 +2,16 @@ import { readdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { rehearse } from '#core/course';
 import { boutsOf } from '#core/forecast';
-import { compile, composeSession, type ExerciseChoice } from '#core/plan';
-import { testBasis, testExercise } from '#core/plan/plan.fixture';
-import { dayOf } from '#core/quantity';
+import { compile, composeSession, draftSession, type ExerciseChoice, goalIdSchema } from '#core/plan';
+import { testWish } from '#core/plan/draft/draft-wish.fixture';
+import { testBasis, testExercise, testOcclusion } from '#core/plan/plan.fixture';
+import { dayOf, LIMBS, POSITIONS } from '#core/quantity';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
 import { percentiles, report } from './report';
 import { signedIn } from './signed-in';
 
-// A session of six exercises composed, compiled and checked; then, in the page's worker, a forecast of 10,000 runs and
+// A session of six exercises composed, compiled and checked, and first drafts; then, in the page's worker, a forecast of 10,000 runs and
 // the placing of a block of twelve weeks, with the longest task of the page's own thread meanwhile.
 
 const session = {
@@ -37,6 +38,20 @@ const composing = Array.from({ length: 200 }, () => {
   return performance.now() - startMs;
 });
 report('Compose, compile and check 6 exercises', percentiles(composing));
+
+const everywhere = testBasis({
+  occlusions: LIMBS.flatMap((limb) =>
+    POSITIONS.map((position) => testOcclusion({ id: `${limb} ${position}`, limb, position })),
+  ),
+});
+const drafting = goalIdSchema.options.flatMap((goal) =>
+  Array.from({ length: 10 }, () => {
+    const startMs = performance.now();
+    draftSession(testWish({ goal, limbs: ['left-thigh', 'right-thigh'] }), everywhere);
+    return performance.now() - startMs;
+  }),
+);
+report('A draft with two other ways, every goal, both thighs', percentiles(drafting), '≤ 50 ms p95');
 
 const { plan } = composeSession(choices, basis);
 const course = composeSession(

@@ -4,7 +4,7 @@ import { isEqual } from '../../quantity/is-equal';
 import type { Bounds } from './bounds';
 import { type For, minutesOf, type Tried } from './judge';
 import { type Found, search } from './search';
-import { ALTERNATIVE_IDS, type Alternative, type AlternativeId } from './wish';
+import { ALTERNATIVE_IDS, type AlternativeId } from './wish';
 import type { Work } from './work';
 
 type Way = {
@@ -64,6 +64,9 @@ export const ALTERNATIVES: Record<AlternativeId, Way> = {
 const SHORTER = 0.75;
 export const MOST_ALTERNATIVES = 2;
 
+/** A session of another way. */
+export type FoundWay = Found & { id: AlternativeId };
+
 /** The two best sessions of another way than the best one, each of another. */
 export function alternativesTo(
   best: Found,
@@ -71,8 +74,8 @@ export function alternativesTo(
   of: For,
   bounds: Bounds | null,
   isPossible: (work: Work) => boolean,
-): Alternative[] {
-  const found = ALTERNATIVE_IDS.flatMap((id): Alternative[] => {
+): FoundWay[] {
+  const found = ALTERNATIVE_IDS.flatMap((id): FoundWay[] => {
     const { when, may, is } = ALTERNATIVES[id];
     if (when?.(best.tried) === false) return [];
     const next = search(
@@ -81,7 +84,7 @@ export function alternativesTo(
       bounds,
       { isPossible, isWanted: (tried) => is?.(tried, best.tried) ?? true },
     );
-    return next.session ? [{ id, session: next.session, judged: next.judged }] : [];
+    return next.session ? [{ ...next, id }] : [];
   });
   return found
     .sort((a, b) => b.judged.points - a.judged.points)

@@ -1,22 +1,21 @@
 import { isMessage, type Message, msg } from '../../message/message';
-import { PROTOCOLS } from '../../protocol/data/protocols';
 import { rungSchema } from '../../protocol/exercise';
 import { type Limb, limbKind } from '../../quantity/limb';
-import { MS_PER_MINUTE } from '../../quantity/units';
-import { RULES } from '../../rules/catalogue';
 import { type Basis, isPostOperativeWork } from '../basis';
 import type { SessionChoice } from '../choices';
 import { basisOnRung } from '../compose';
 import { GOALS } from '../goals';
 import { alternativesTo, MOST_ALTERNATIVES } from './alternatives';
-import { type BoundBy, type Bounds, boundBy, boundsOf } from './bounds';
+import { type Bounds, boundsOf } from './bounds';
 import { fixAll } from './fix-all';
-import { asksForTest, exercisesAsked, type For, isCarried, judgedTogether, type Tried } from './judge';
-import { type Entry, isTested, namedOn, poolOf } from './pool';
+import { exercisesAsked, type For, isCarried, judgedTogether, type Tried } from './judge';
+import { isTested, poolOf } from './pool';
 import { whyNot } from './refusal';
-import { search } from './search';
-import type { Alternative, AlternativeId, Draft, DraftWish } from './wish';
-import { type Work, workOf } from './work';
+import { type Found, search } from './search';
+import { toKnow } from './to-know';
+import type { Alternative, AlternativeId, Draft, DraftWish, Lead } from './wish';
+import type { Work } from './work';
+import { alone, possible, worksOf } from './works';
 
 /** As many exercises as a session holds, each limb in turn counted; of legs and then arms so many of either. */
 const MOST_EXERCISES = 8;
@@ -80,6 +79,7 @@ function draftLegsThenArms(wish: DraftWish, basis: Basis, bounds: Bounds | null)
     ),
   );
   const notes = [...(legs?.notes ?? []), ...(arms?.notes ?? [])];
+  const leads = [...(legs?.leads ?? []), ...(arms?.leads ?? [])];
   if (!legs?.session || !arms?.session)
     return { ...(legs?.session ? legs : (arms ?? { session: null })), notes };
   const both = inTurn(legs.session, arms.session, basis);
@@ -89,6 +89,7 @@ function draftLegsThenArms(wish: DraftWish, basis: Basis, bounds: Bounds | null)
   return {
     session: both,
     notes,
+    leads,
     ...(judged ? { judged } : {}),
     alternatives: alternativesInTurn(legs, arms, basis),
   };
@@ -115,75 +116,66 @@ const inTurn = (first: SessionChoice, second: SessionChoice, basis: Basis): Sess
 /** The best of one kind of limb, with two others, and what is to be known of them. */
 function draftOfOneKind(wish: DraftWish, basis: Basis, bounds: Bounds | null, most?: number): Draft {
   const of = { wish, basis, most };
-  const { session, notes, judged, alternatives } = bestOf(of, bounds, alternativesTo);
-  return session
-    ? {
-        session,
-        notes: [...notes, ...toKnow(session, wish, basis)],
-        ...(judged ? { judged, alternatives: alternatives ?? [] } : {}),
-      }
-    : { session, notes };
+  const draft = bestOf(of, bounds, alternativesTo);
+  if (!draft.session) return draft;
+  const { notes, leads } = toKnow(draft.session, wish, basis);
+  return { ...draft, notes: [...draft.notes, ...notes], leads: [...(draft.leads ?? []), ...leads] };
 }
+
+/** To the rung that a limb is on, where the work that was asked for is above it (rule PRO-5). */
+const rungLeads = ({ wish, basis }: For): Lead[] =>
+  wish.limbs.flatMap((limb): Lead[] => {
+    const stood = basis.rungs.get(limb);
+    const isAsked = GOALS[wish.goal].from === 'rung' && stood === wish.rung;
+    return stood === undefined || stood === 'done' || isAsked ? [] : [{ to: 'rung', rung: stood }];
+  });
 
 /** @param alternatives what looks for others beside the best; without it there are none */
 function bestOf(of: For, bounds: Bounds | null, alternatives?: typeof alternativesTo): Draft {
   const { wish, basis } = of;
   const refused = whyNot(wish, basis);
-  if (refused) return { session: null, notes: [refused] };
+  if (refused) return { session: null, notes: [refused.why], leads: refused.leads };
   const pool = poolOf(wish, basis);
-  if (isMessage(pool)) return { session: null, notes: [GOALS[wish.goal].word, pool] };
+  if ('why' in pool) return { session: null, notes: [GOALS[wish.goal].word, pool.why], leads: pool.leads };
   const { works, leftOut } = worksOf(pool, of);
+  const leads = leftOut.flatMap((one) => one.leads);
   const isPossible = possible(of);
-  const best = search(testedOf(works, wish, basis), of, bounds, {
-    isPossible,
-    isWanted: goesOn(works.filter(({ id }) => isCarried(id, wish)).filter(isPossible), of),
-  });
-  const notes = [GOALS[wish.goal].word, ...leftOut.slice(0, MOST_LEFT_OUT)];
+  const isWanted = goesOn(works.filter(({ id }) => isCarried(id, wish)).filter(isPossible), of);
+  // What was tested is looked through by itself, too: of a large library the best together are not all on one short list.
+  const best = better(
+    search(testedOf(works, wish, basis), of, bounds, { isPossible, isWanted }),
+    search(works, of, bounds, { isPossible, isWanted }),
+  );
+  const notes = [GOALS[wish.goal].word, ...leftOut.slice(0, MOST_LEFT_OUT).map(({ why }) => why)];
   if (!best.session) {
     const [first] = works;
     const refusal = first && alone(first, wish, basis);
     const why = best.why ?? (refusal && isMessage(refusal) ? refusal : null);
-    return { session: null, notes: why ? [...notes, msg('No draft: {why}', { why })] : notes };
+    return {
+      session: null,
+      notes: why ? [...notes, msg('No draft: {why}', { why })] : notes,
+      leads: [...leads, ...rungLeads(of)],
+    };
   }
+  if (!alternatives) return { session: best.session, notes, leads, judged: best.judged };
+  const otherWays = (than: Found) => alternatives(than, works, of, bounds, isPossible);
+  const ways = otherWays(best);
+  const overtakes = ways.find(({ tried, judged }) => judged.points > best.judged.points && isWanted(tried));
+  const [first, others] = overtakes ? [overtakes, otherWays(overtakes)] : [best, ways];
   return {
-    session: best.session,
+    session: first.session,
     notes,
-    judged: best.judged,
-    ...(alternatives ? { alternatives: alternatives(best, works, of, bounds, isPossible) } : {}),
+    leads,
+    judged: first.judged,
+    alternatives: others.map(({ id, session, judged }) => ({ id, session, judged })),
   };
 }
 
-/** Every exercise as it would be done, and why what one would look for cannot be. */
-function worksOf(pool: readonly Entry[], { wish, basis }: For): { works: Work[]; leftOut: Message[] } {
-  const isLookedFor = ([id]: Entry): boolean =>
-    isTested(id, basis) || namedOn(wish).includes(id) || isCarried(id, wish);
-  const all = pool.map((entry) => ({ entry, work: workOf(entry, wish, basis) }));
-  const works = all.flatMap(({ work }) => (isMessage(work) ? [] : [work]));
-  const leftOut = all.flatMap(({ entry, work }) =>
-    isMessage(work) && (isLookedFor(entry) || works.length === 0) ? [work] : [],
-  );
-  const refused = works.flatMap((work) => {
-    const made = isLookedFor([work.id, work.exercise]) ? alone(work, wish, basis) : null;
-    return made && isMessage(made)
-      ? [msg('{exercise} was left out: {why}', { exercise: work.exercise.label, why: made })]
-      : [];
-  });
-  return { works, leftOut: [...leftOut, ...refused] };
-}
+type Searched = ReturnType<typeof search>;
 
-/** A session of one exercise, or why the rules refuse it. */
-const alone = ({ choices }: Work, { goal, schoolId }: DraftWish, basis: Basis): SessionChoice | Message =>
-  fixAll({ goal, schoolId, exercises: choices }, basis);
-
-/** Whether the rules allow an exercise by itself; asked once of each. */
-function possible({ wish, basis }: For): (work: Work) => boolean {
-  const known = new Map<Work, boolean>();
-  return (work) => {
-    const is = known.get(work) ?? !isMessage(alone(work, wish, basis));
-    known.set(work, is);
-    return is;
-  };
-}
+/** What has more points of two that were found; the first where they have the same, or nothing was found. */
+const better = (one: Searched, other: Searched): Searched =>
+  one.session && !(other.session && other.judged.points > one.judged.points) ? one : other;
 
 /** Of work by a share of a 1RM what was tested, if anything of it can be done; all that is ready otherwise (rule LOAD-5). */
 function testedOf(works: readonly Work[], wish: DraftWish, basis: Basis): readonly Work[] {
@@ -198,48 +190,3 @@ const goesOn = (carried: readonly Work[], of: For): ((tried: Tried) => boolean) 
   const kept = carried.slice(0, exercisesAsked(of));
   return (tried) => kept.every(({ id }) => tried.some((work) => work.id === id));
 };
-
-const { fromYears } = RULES['PRO-6'].figures;
-
-const BOUND_WORDS: Record<BoundBy, (figures: { reps: number; minutes: number }) => Message> = {
-  'first-weeks': (figures) =>
-    msg(
-      'First two weeks: at most {reps} repetitions a limb and muscle, {minutes} min with a cuff up (PRO-6).',
-      figures,
-    ),
-  age: (figures) =>
-    msg(
-      'From {fromYears} years on: at most {reps} repetitions a limb and muscle, {minutes} min with a cuff up (PRO-6).',
-      {
-        fromYears,
-        ...figures,
-      },
-    ),
-};
-
-/** What is to be known of a draft beside its figures. */
-function toKnow({ exercises }: SessionChoice, wish: DraftWish, basis: Basis): Message[] {
-  const notes: Message[] = [];
-  const bound = boundBy(basis);
-  const bounds = boundsOf(basis);
-  if (bound && bounds)
-    notes.push(BOUND_WORDS[bound]({ reps: bounds.reps, minutes: bounds.inflatedMs / MS_PER_MINUTE }));
-  const isAsked = exercises.some(({ exerciseId }) => {
-    const exercise = basis.library[exerciseId];
-    return exercise !== undefined && asksForTest(exercise, wish);
-  });
-  if (isAsked && exercises.every(({ load }) => load.kind === 'unweighed'))
-    notes.push(
-      msg('Without a 1RM there is only work that needs none: test one, or check 30 repetitions (LOAD-5).'),
-    );
-  const passive = exercises.some(({ protocolId }) => PROTOCOLS[protocolId].mode === 'passive');
-  if (passive && isPostOperativeWork(wish.limbs, basis))
-    notes.push(
-      msg(
-        'After an operation: 40 mmHg under the training pressure, 10 more each day until it is reached (PRS-4).',
-      ),
-    );
-  if (exercises.some(({ primed }) => primed))
-    notes.push(msg('Newcomer: the first inflation of each limb is primed (PRS-6).'));
-  return notes;
-}

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
-import { isMessage } from '../../message/message';
 import { libraryOf } from '../../protocol/exercises';
 import { testBasis, testOcclusion, testStrength } from '../plan.fixture';
 import { testWish } from './draft-wish.fixture';
 import { ASPECTS, type For, judge, pointsFor } from './judge';
 import type { AspectId } from './judged';
 import { likeness } from './likeness';
+import { isNothing } from './nothing';
 import { type Work, workOf } from './work';
 
 const basis = testBasis({
@@ -22,7 +22,7 @@ function work(id: string, changes: Partial<For> = {}): Work {
   const { wish, basis: over } = { ...of, ...changes };
   const exercise = over.library[id];
   const made = exercise && workOf([id, exercise], wish, over);
-  if (!made || isMessage(made)) throw new Error(`${id} cannot be done.`);
+  if (!made || isNothing(made)) throw new Error(`${id} cannot be done.`);
   return made;
 }
 
@@ -49,8 +49,8 @@ describe('the points of a session', () => {
     });
     expect(pointsOn('load', ['knee-extension'])).toBe(12);
     expect(pointsOn('load', ['knee-extension'], { basis: other })).toBe(7);
-    expect(pointsOn('load', ['terminal-extension-band'])).toBe(7);
-    expect(pointsOn('load', ['long-arc-extension'])).toBe(2);
+    expect(pointsOn('load', ['terminal-extension-band'])).toBe(5);
+    expect(pointsOn('load', ['long-arc-extension'])).toBe(1);
     const words = judge([work('knee-extension', { basis: other })], { ...of, basis: other }).aspects.find(
       ({ id }) => id === 'load',
     );
@@ -85,13 +85,15 @@ describe('how alike two exercises are', () => {
   const alike = (one: string, other: string) => likeness(one, other, libraryOf({}));
 
   it('goes by muscles, joints and position', () => {
-    expect(alike('bar-squat', 'air-squat')).toBe(1);
-    expect(alike('bar-squat', 'sit-to-stand')).toBeCloseTo(0.85);
+    expect(alike('bar-squat', 'air-squat')).toBeCloseTo(1, 1);
+    expect(alike('bar-squat', 'sit-to-stand')).toBeLessThan(0.85);
     expect(alike('bar-squat', 'ankle-dorsiflexion-band')).toBe(0);
     expect(alike('bar-squat', 'no longer there')).toBe(0);
   });
 
   it('finds what a named lift is warmed up by', () => {
+    // A small squat bends less.
+    expect(alike('bar-squat', 'air-squat')).toBeGreaterThan(alike('bar-squat', 'mini-squat-supported'));
     const like = (lift: string, ids: string[]) => ids.sort((a, b) => alike(lift, b) - alike(lift, a))[0];
     expect(like('deadlift', ['sit-to-stand', 'calf-raise-standing', 'hip-hinge'])).toBe('hip-hinge');
     expect(like('bench-press', ['wall-push-up', 'band-row', 'band-curl'])).toBe('wall-push-up');

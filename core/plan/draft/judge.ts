@@ -59,10 +59,10 @@ const OTHER_MUSCLE = 0.5;
 
 /** How much of a resistance without kilograms there is for work that asks for a share of a 1RM (rule LOAD-5). */
 const WITHOUT_KILOGRAMS: { [Equipment in Exercise['equipment']]?: number } = {
-  bands: 0.6,
-  'body-weight': 0.5,
+  bands: 0.4,
+  'body-weight': 0.3,
 };
-const BY_THE_LIMB_ALONE = 0.2;
+const BY_THE_LIMB_ALONE = 0.1;
 
 /** What a session is judged by, and how much each counts (docs/decisions/drafts.md). */
 export const ASPECTS: Record<AspectId, Aspect> = {
@@ -301,13 +301,17 @@ export const isCarried = (id: string, { carried }: DraftWish): boolean =>
 function knownValue({ id, exercise }: Work, { wish, basis }: For): number {
   if (isCarried(id, wish)) return 1;
   if (wish.carried.length > 0) return isTested(id, basis) ? 0.4 : 0;
-  return isTested(id, basis) || !asksForTest(exercise, wish) ? 1 : 0.5;
+  return isTested(id, basis) || !asksForTest(exercise, wish) ? 1 : UNTESTED;
 }
 
-/** Whether work goes by a share of a 1RM where there is one. */
-export const asksForTest = (exercise: Exercise, { goal }: DraftWish): boolean =>
-  GOALS[goal].percentOneRepMax !== null &&
-  (exercise.rung === 'loaded' || (GOALS[goal].from === 'tested' && exercise.kind !== 'functional'));
+const UNTESTED = 0.25;
+
+/** Whether work goes by a share of a 1RM where there is one; of a goal that has functional work in it, that does not. */
+export function asksForTest({ rung, kind }: Exercise, { goal }: DraftWish): boolean {
+  const { from, functional, percentOneRepMax } = GOALS[goal];
+  if (percentOneRepMax === null) return false;
+  return rung === 'loaded' || (from === 'tested' && (kind !== 'functional' || functional === undefined));
+}
 
 const muscleSize = ({ muscle }: Exercise): number =>
   Math.max(...musclesOf(muscle).map((name) => MUSCLE_SIZES[name] ?? OTHER_MUSCLE));

@@ -7,7 +7,8 @@ import type { Basis } from '../basis';
 import { GOALS, RUNG_EXERCISES, RUNG_NAMES } from '../goals';
 import { rangesCrossed, rungPassed } from '../letter-work';
 import { boundBy } from './bounds';
-import type { DraftWish } from './wish';
+import type { Nothing } from './nothing';
+import type { DraftWish, Lead } from './wish';
 
 /** What a rung is drafted with before anything else. */
 export const namedOn = ({ goal, rung }: DraftWish): readonly ExerciseId[] =>
@@ -20,6 +21,8 @@ export type Entry = readonly [ExerciseId, Exercise];
 type Condition = {
   meets: (entry: Entry, wish: DraftWish, basis: Basis) => boolean;
   nothing: (wish: DraftWish, basis: Basis) => Message;
+  /** Where one goes on then. */
+  lead?: (wish: DraftWish, basis: Basis) => Lead[];
 };
 
 /** In the order in which they are asked. */
@@ -45,19 +48,27 @@ const CONDITIONS: readonly Condition[] = [
           })
         : msg('All that fits goes through a range that the letter forbids (SCR-2).');
     },
+    lead: ({ limbs }, { limits }) =>
+      limbs.flatMap((limb): Lead[] => {
+        const rung = limits[limb].highestRung;
+        return rung ? [{ to: 'rung', rung }] : [];
+      }),
   },
   {
     meets: ([, { sides, kind }], { limbs }) => limbs.length > 1 || sides !== 'both' || kind === 'aerobic',
     nothing: () => msg('All that fits is done with both limbs at once: choose both.'),
+    lead: () => [{ to: 'both-limbs' }],
   },
   {
     meets: ([, { equipment }], { place }) =>
       equipment !== 'machine' || place === undefined || hasMachines(place),
     nothing: () => msg('All that fits needs a machine, and there is none: choose another place.'),
+    lead: () => [{ to: 'any-place' }],
   },
   {
     meets: ([id, exercise], wish, basis) => hasKit(id, exercise, wish, basis),
     nothing: () => msg('All that fits needs kilograms: test a 1RM, or add bands to the kit (LOAD-5).'),
+    lead: () => [{ to: 'test' }, { to: 'kit' }],
   },
   {
     meets: ([id, { isDemanding }], _, basis) =>
@@ -71,13 +82,13 @@ const hasMachines = (place: Place): boolean => place === 'clinic' || place === '
 /**
  * The exercises that may be drafted for a wish: of its kind of work, allowed by the letters, with the kit that is there, and possible
  * for these limbs (rules SCR-2, LOAD-4, PRO-5, PRO-6). In the order of the library.
- * @returns why there is none, where a condition leaves nothing
+ * @returns why there is none and where one goes on, where a condition leaves nothing
  */
-export function poolOf(wish: DraftWish, basis: Basis): Entry[] | Message {
+export function poolOf(wish: DraftWish, basis: Basis): Entry[] | Nothing {
   let left: Entry[] = Object.entries(basis.library);
-  for (const { meets, nothing } of CONDITIONS) {
+  for (const { meets, nothing, lead } of CONDITIONS) {
     left = left.filter((entry) => meets(entry, wish, basis));
-    if (left.length === 0) return nothing(wish, basis);
+    if (left.length === 0) return { why: nothing(wish, basis), leads: lead?.(wish, basis) ?? [] };
   }
   return left;
 }

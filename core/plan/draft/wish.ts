@@ -62,10 +62,20 @@ export type AlternativeId = (typeof ALTERNATIVE_IDS)[number];
 /** Another session for the same wish, next best of those that are as its label says. */
 export type Alternative = { id: AlternativeId; session: SessionChoice; judged: Judged };
 
+/** What would make more of a draft possible: where one goes on from what is missing. */
+export type Lead =
+  | { to: 'measure'; limb: Limb }
+  | { to: 'test'; exerciseId?: ExerciseId }
+  | { to: 'kit' }
+  | { to: 'rung'; rung: Rung }
+  | { to: 'both-limbs' }
+  | { to: 'any-place' };
+
 /** A first draft, or why there can be none; `notes` say what was decided and why. */
 export type Draft = {
   session: SessionChoice | null;
   notes: Message[];
+  leads?: Lead[];
   /** What it was found the best by; not there of a session that was not searched for. */
   judged?: Judged;
   alternatives?: Alternative[];

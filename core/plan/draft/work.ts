@@ -6,7 +6,7 @@ import {
   makeableLoads,
   type WeightKit,
 } from '../../load/weight-kit';
-import { isMessage, type Message, msg } from '../../message/message';
+import { msg } from '../../message/message';
 import { PROTOCOLS } from '../../protocol/data/protocols';
 import { type Equipment, type Exercise, isWeighed, needsKilograms } from '../../protocol/exercise';
 import type { ExerciseId } from '../../protocol/exercises';
@@ -18,7 +18,8 @@ import type { Basis } from '../basis';
 import { type ExerciseChoice, type LoadChoice, setsOf } from '../choices';
 import { draftLimb, measuredPosition } from '../draft-limb';
 import { GOALS, type GoalId, protocolFor } from '../goals';
-import type { Carried, DraftWish } from './wish';
+import { isNothing, type Nothing, nothing } from './nothing';
+import type { Carried, DraftWish, Lead } from './wish';
 
 const BETWEEN_MS = RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart;
 
@@ -42,9 +43,9 @@ export function workOf(
   [id, exercise]: readonly [ExerciseId, Exercise],
   wish: DraftWish,
   basis: Basis,
-): Work | Message {
+): Work | Nothing {
   const choices = choicesFor(id, exercise, wish, basis);
-  return isMessage(choices) ? choices : { id, exercise, choices, truePercent: truePercentOf(choices, basis) };
+  return isNothing(choices) ? choices : { id, exercise, choices, truePercent: truePercentOf(choices, basis) };
 }
 
 function truePercentOf(choices: readonly ExerciseChoice[], basis: Basis): number | null {
@@ -65,7 +66,7 @@ function choicesFor(
   exercise: Exercise,
   wish: DraftWish,
   basis: Basis,
-): ExerciseChoice[] | Message {
+): ExerciseChoice[] | Nothing {
   const protocolId =
     exercise.kind === 'aerobic' ? 'aerobic' : protocolFor(wish.goal, wish.rung, wish.schoolId);
   const together =
@@ -77,7 +78,7 @@ function choicesFor(
   for (const limbs of groups) {
     const carried = carriedBy(wish, id, limbs);
     const load = loadFor(id, exercise, limbs, wish.goal, carried, basis);
-    if (isMessage(load)) return load;
+    if (isNothing(load)) return load;
     const position = measuredPosition(exercise, limbs, basis);
     const choices = limbs.map((limb) =>
       draftLimb(limb, position, protocolId, wish.schoolId, basis, {
@@ -86,10 +87,13 @@ function choicesFor(
       }),
     );
     if (choices.some((choice) => choice === null)) {
-      return msg('{exercise}: measure {position}, with a cuff of the kit, first (LOP-5).', {
-        exercise: exercise.label,
-        position: POSITION_NAMES[position],
-      });
+      return nothing(
+        msg('{exercise}: measure {position}, with a cuff of the kit, first (LOP-5).', {
+          exercise: exercise.label,
+          position: POSITION_NAMES[position],
+        }),
+        ...limbs.map((limb): Lead => ({ to: 'measure', limb })),
+      );
     }
     const { tempos, restMs } = PROTOCOLS[protocolId];
     made.push({
@@ -132,21 +136,25 @@ function loadFor(
   goal: GoalId,
   carried: Carried | undefined,
   basis: Basis,
-): LoadChoice | Message {
+): LoadChoice | Nothing {
   const percent = GOALS[goal].percentOneRepMax;
   if (!isWeighed(exercise)) return { kind: 'unweighed', with: resistanceOf(exercise, basis.weightKits) };
   const test = percent === null ? undefined : testInForce(basis, id, limbs);
   if (percent === null || !test)
     // What was trained so already goes on so.
     return needsKilograms(exercise) && carried?.percentOneRepMax !== null
-      ? msg('{exercise}: test it, or check 30 repetitions, first (LOAD-5).', { exercise: exercise.label })
+      ? nothing(
+          msg('{exercise}: test it, or check 30 repetitions, first (LOAD-5).', { exercise: exercise.label }),
+          { to: 'test', exerciseId: id },
+        )
       : { kind: 'unweighed', with: LIMB_WEIGHT };
   const percentOneRepMax = carried?.percentOneRepMax ?? percent;
   const kit = bestKit(exercise.equipment, test.oneRepMax.value, percentOneRepMax, basis.weightKits);
   if (!kit)
-    return msg('{exercise}: nothing in the kit makes a load light enough (LOAD-4).', {
-      exercise: exercise.label,
-    });
+    return nothing(
+      msg('{exercise}: nothing in the kit makes a load light enough (LOAD-4).', { exercise: exercise.label }),
+      { to: 'kit' },
+    );
   return { kind: 'weighed', strengthTestId: test.fact.id, weightKitId: kit.id, percentOneRepMax };
 }
 

@@ -21,11 +21,14 @@ import { fromTyped, KINDS, type KitField, type KitKind, toTyped, unitOf } from '
 export function KitForm({
   kind,
   item,
+  known = item,
   done,
 }: {
   kind: KitKind;
   item?: KitItem['item'] | undefined;
-  done: () => void;
+  /** What is known of a piece that is not in the kit yet. */
+  known?: Readonly<Record<string, unknown>> | undefined;
+  done: (isSaved: boolean) => void;
 }) {
   const queries = useQueryClient();
   const units = useUnits();
@@ -39,7 +42,7 @@ export function KitForm({
     Object.fromEntries(
       fields.map((one: KitField) => [
         one.key,
-        toTyped(one, (item as Record<string, unknown> | undefined)?.[one.key], units),
+        toTyped(one, (known as Record<string, unknown> | undefined)?.[one.key], units),
       ]),
     ),
     write.error,
@@ -53,7 +56,7 @@ export function KitForm({
   return (
     <form
       className="my-3 max-w-3xl border-y border-ink/40 py-3"
-      {...send((kit) => write.mutate(kit, { onSuccess: done }))}
+      {...send((kit) => write.mutate(kit, { onSuccess: () => done(true) }))}
     >
       <div className="grid gap-3 sm:grid-cols-3">
         {fields.map(({ key, label, type }: KitField) => {
@@ -117,7 +120,7 @@ export function KitForm({
         send={t`Save`}
         isSending={write.isPending}
         error={write.error}
-        leave={done}
+        leave={() => done(false)}
       />
     </form>
   );

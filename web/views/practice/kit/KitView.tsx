@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { CLINICIANS_KIT, type KitItem, type Template } from '#contract/practice';
 import { GOALS } from '#core/plan';
 import { type Library, libraryOf } from '#core/protocol';
@@ -13,6 +14,7 @@ import { Why } from '../../../parts/base/Why';
 import { WideTable } from '../../../parts/base/WideTable';
 import { FieldError } from '../../../parts/fields/Field';
 import { useRetire } from '../../../parts/forms/use-retire';
+import { type KitToAdd, readKitAddress } from '../../../parts/plan/kit-address';
 import { useUnits } from '../../../words/units';
 import { KitForm } from './KitForm';
 import { cellOf, headOf, isOfKind, KINDS, KIT_KINDS, type KitField, type KitKind } from './kit-fields';
@@ -24,9 +26,20 @@ const PRACTICE = { id: 'practice', title: t`How the practice works` };
 /** What the practice owns, and the units and strictness it works with. */
 export function KitView() {
   const { data: practice } = usePractice();
+  const navigate = useNavigate();
+  const [search] = useSearchParams();
   if (!practice) return <Reading inFrame>{t`Reading the practice…`}</Reading>;
+  const { add, back } = readKitAddress(search);
   return (
     <div className="p-6">
+      {back && (
+        <Link
+          className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
+          to={back}
+        >
+          {t`Back to where you were`}
+        </Link>
+      )}
       <h1 className="text-3xl font-semibold">{t`Kit and practice`}</h1>
       <p className="text-quiet">{t`Every pressure and load is rounded to this kit.`}</p>
       <nav aria-label={t`On this page`} className="mt-1 flex flex-wrap gap-x-6">
@@ -43,7 +56,13 @@ export function KitView() {
         )}
       </nav>
       {KIT_KINDS.map((kind) => (
-        <KitSection key={kind} kind={kind} items={practice[KINDS[kind].list]} />
+        <KitSection
+          key={kind}
+          kind={kind}
+          items={practice[KINDS[kind].list]}
+          toAdd={add?.kind === kind ? add.item : undefined}
+          added={() => back && navigate(back)}
+        />
       ))}
       <Templates templates={practice.templates} library={libraryOf(practice.ownExercises)} />
       <section className="mt-7 scroll-mt-4" id={PRACTICE.id} aria-label={PRACTICE.title}>
@@ -54,8 +73,19 @@ export function KitView() {
   );
 }
 
-function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['item'][] }) {
-  const [open, setOpen] = useState<string | null>(null);
+function KitSection({
+  kind,
+  items,
+  toAdd,
+  added,
+}: {
+  kind: KitKind;
+  items: readonly KitItem['item'][];
+  /** What is known of a piece that is missing: its form is open. */
+  toAdd: KitToAdd['item'] | undefined;
+  added: () => void;
+}) {
+  const [open, setOpen] = useState<string | null>(toAdd ? 'new' : null);
   const units = useUnits();
   const { title, add, list, fields } = KINDS[kind];
   const mayChange = useMay(CLINICIANS_KIT.includes(list) ? 'keep-limits' : 'keep-weights');
@@ -100,7 +130,16 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
           {t`A clinician changes these.`} <Why rule="SCR-4" />
         </p>
       )}
-      {mayChange && open === 'new' && <KitForm kind={kind} done={() => setOpen(null)} />}
+      {mayChange && open === 'new' && (
+        <KitForm
+          kind={kind}
+          known={toAdd}
+          done={(isSaved) => {
+            setOpen(null);
+            if (isSaved && toAdd) added();
+          }}
+        />
+      )}
       {mayChange && open !== 'new' && (
         <Button className="mt-2" onClick={() => setOpen('new')}>
           {add}

@@ -1,11 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { NewFit } from '#contract/measurements';
-import { checkCuff, checkGirth, rangeToBuy, rankCuffs } from '#core/cuff';
-import { LIMB_NAMES, LIMBS, type Limb, limbKind, newest } from '#core/quantity';
+import { checkCuff, checkGirth, rangeAround, rangeToBuy, rankCuffs } from '#core/cuff';
+import { LIMB_NAMES, LIMBS, type Limb, limbKind, limbSchema, newest } from '#core/quantity';
 import { limbInHand } from '#core/record';
 import { api, failureWords, read } from '../../../data/api';
 import { usePractice, useRecordWrite } from '../../../data/queries';
@@ -14,8 +14,10 @@ import { Button } from '../../../parts/base/Button';
 import { Why } from '../../../parts/base/Why';
 import { LimbCross } from '../../../parts/drawing/LimbCross';
 import { Field, FieldError } from '../../../parts/fields/Field';
+import { HandHints } from '../../../parts/fields/HandHints';
 import { type Reading, reads, useFields } from '../../../parts/forms/use-fields';
 import { BenchHeading } from '../../../parts/plan/Bench';
+import { kitAddress } from '../../../parts/plan/kit-address';
 import { usePlanInHand } from '../../../parts/plan/use-plan-in-hand';
 import { plain } from '../../../words/format';
 import { useUnits } from '../../../words/units';
@@ -25,20 +27,17 @@ const WHERE = {
   leg: t`Just below the greater trochanter, thigh relaxed. Never over the knee or the calf.`,
 } as const;
 
-const PLACING = [
-  t`One finger goes under it, not two.`,
-  t`Stem or buckle faces you.`,
-  t`Strap secured: limbs are cones, it creeps.`,
-  t`A pinch means it sits too low: let it down, move it up.`,
-];
-
 /** A limb's girth and the cuff that fits it, or the strap that takes its place. */
 export function FitBench({ client }: { client: ClientRecord }) {
   const navigate = useNavigate();
   const { inHand } = usePlanInHand(client);
   const { data: practice } = usePractice();
   const { length } = useUnits();
-  const [limb, setLimb] = useState<Limb>(limbInHand(client.facts, inHand?.prescription) ?? 'left-thigh');
+  const [search] = useSearchParams();
+  const asked = limbSchema.safeParse(search.get('limb')).data;
+  const [limb, setLimb] = useState<Limb>(
+    asked ?? limbInHand(client.facts, inHand?.prescription) ?? 'left-thigh',
+  );
   const [picked, setPicked] = useState<string | null>(null);
   const write = useRecordWrite((json: NewFit) =>
     read(api.clients[':id'].fits.$post({ param: { id: client.id }, json })),
@@ -53,7 +52,11 @@ export function FitBench({ client }: { client: ClientRecord }) {
       ? { wrong: { girth: `${translate(finding.message)} ${translate(finding.remedy)}` } }
       : { sent: cm };
   };
-  const { typed, field, send } = useFields({ girth: '' }, write.error, reads(readGirth));
+  const { typed, field, send } = useFields(
+    { girth: search.get('girth') ?? '' },
+    write.error,
+    reads(readGirth),
+  );
   // The cuffs are ranked, and a wrong girth is said, while it is being typed.
   const reading = typed.girth.trim() === '' ? null : readGirth(typed);
   const girthCm = reading && 'sent' in reading ? reading.sent : null;
@@ -139,7 +142,19 @@ export function FitBench({ client }: { client: ClientRecord }) {
         </ul>
         {toBuy && !misfit && (
           <FieldError>
-            {translate(toBuy)} <Why rule="FIT-2" />
+            {translate(toBuy)} <Why rule="FIT-2" />{' '}
+            <Link
+              className="inline-flex min-h-9 items-center font-semibold underline underline-offset-4"
+              to={kitAddress({
+                add: {
+                  kind: 'cuff',
+                  item: { limbKind: limbKind(limb), ...rangeAround(limb, girthCm ?? 0) },
+                },
+                back: `/people/${client.id}/fit?${new URLSearchParams({ limb, girth: typed.girth })}`,
+              })}
+            >
+              {t`Add such a cuff`}
+            </Link>
           </FieldError>
         )}
         {misfit && (
@@ -168,11 +183,10 @@ export function FitBench({ client }: { client: ClientRecord }) {
         )}
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
         {ready && (
-          <ul className="mt-4 list-inside list-disc text-[15px]" aria-label={t`Placing it`}>
-            {PLACING.map((line) => (
-              <li key={line}>{line}</li>
-            ))}
-          </ul>
+          <div className="mt-4">
+            <HandHints step="fit" kind={limbKind(limb)} />
+            <p className="text-[15px] text-quiet">{t`A pinch means it sits too low: let it down, move it up.`}</p>
+          </div>
         )}
         <Button type="submit" kind="main" does="accept" className="mt-4" disabled={!ready || write.isPending}>
           {strap ? t`Record girth and strap` : t`Record girth and cuff`}

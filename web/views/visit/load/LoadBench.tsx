@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useForm } from 'react-hook-form';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { type NewStrengthTest, newStrengthTestSchema } from '#contract/measurements';
 import { isWeighed, libraryOf } from '#core/protocol';
@@ -39,6 +39,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
   const { inHand } = usePlanInHand(client);
   const { mass } = useUnits();
   const limb = limbInHand(client.facts, inHand?.prescription) ?? 'left-thigh';
+  const wanted = useSearchParams()[0].get('exercise');
   // A limb that has its cuff or strap may be tested, whichever plan is in hand.
   const kinds = new Set([limb, ...client.facts.fits.map((fit) => fit.limb)].map(limbKind));
   const operated = proceduresInForce(client.facts, client.judgedAtMs).map((procedure) => procedure.limb);
@@ -56,7 +57,9 @@ export function LoadBench({ client }: { client: ClientRecord }) {
     // A side that was operated on is not tested: the other one's is used (rule LOAD-2).
     defaultValues: {
       exerciseId:
-        Object.keys(library).find((id) => library[id]?.limbKind === limbKind(limb)) ?? 'knee-extension',
+        (wanted !== null && library[wanted] ? wanted : null) ??
+        Object.keys(library).find((id) => library[id]?.limbKind === limbKind(limb)) ??
+        'knee-extension',
       side: limbSide(operated.includes(limb) ? otherSide(limb) : limb),
     },
   });

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { goTo, type Place, startRound } from '#core/measuring';
-import { LIMB_LABELS, LIMBS, type Limb, newest, POSITION_NAMES, POSITIONS } from '#core/quantity';
+import { LIMB_LABELS, LIMBS, type Limb, limbKind, newest, POSITION_NAMES, POSITIONS } from '#core/quantity';
 import { cuffInForce, limbInHand, type PrescriptionFact, toMeasure } from '#core/record';
 import { usePractice } from '../../../data/queries';
 import { translate } from '../../../language/translate';
@@ -10,6 +10,7 @@ import { PhoneFold } from '../../../parts/base/PhoneFold';
 import { Why } from '../../../parts/base/Why';
 import { LimbCross } from '../../../parts/drawing/LimbCross';
 import { Choice } from '../../../parts/fields/Choice';
+import { HandHints } from '../../../parts/fields/HandHints';
 import { useDraft } from '../../../parts/forms/use-draft';
 import { BenchHeading, FirstDo } from '../../../parts/plan/Bench';
 import { usePlanInHand, usePlanSearch } from '../../../parts/plan/use-plan-in-hand';
@@ -72,6 +73,7 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
                 go={go}
                 setRound={(queue) => setState(startRound(state, queue))}
               />
+              {fit?.kind === 'cuff' && <HandHints step="measure" kind={limbKind(limb)} />}
             </div>
           </PhoneFold>
         </div>

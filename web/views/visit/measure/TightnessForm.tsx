@@ -14,6 +14,7 @@ import { Button } from '../../../parts/base/Button';
 import { FindingLine } from '../../../parts/base/FindingLine';
 import { Why } from '../../../parts/base/Why';
 import { Field, FieldError } from '../../../parts/fields/Field';
+import { HandHints } from '../../../parts/fields/HandHints';
 import { Scale } from '../../../parts/fields/Scale';
 import { YesNo } from '../../../parts/fields/YesNo';
 import { useFields } from '../../../parts/forms/use-fields';
@@ -93,6 +94,7 @@ export function TightnessForm({
           {t`${translate(LIMB_LABELS[other.limb])}: ${translate(markWords(other))}, felt ${other.felt} of 10, ${dayAndTime(other.atMs)}. Put both on and ask which is tighter; they seldom need the same.`}
         </p>
       )}
+      <HandHints step="strap" kind={strap.limbKind} />
       <Field label={PLACE_LABELS[strap.counts]} className="max-w-40" number="decimal" {...field('mark')} />
       {isWrap && (
         <Field

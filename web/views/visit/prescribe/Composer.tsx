@@ -26,6 +26,7 @@ import { ExerciseList } from './ExerciseList';
 import { ExerciseEditor } from './editor/ExerciseEditor';
 import { SittingEditor } from './editor/SittingEditor';
 import { GivenSoFar } from './GivenSoFar';
+import { Leads } from './Leads';
 import { PlanHeader } from './PlanHeader';
 import { PlanStrip } from './PlanStrip';
 import { RungCheck } from './RungCheck';
@@ -165,7 +166,9 @@ export function Composer({
               {composed && session.goal === 'keep' && (
                 <InPlaceOfHeavy client={client} plan={composed.plan} today={basis.today} />
               )}
-              <About notes={notes} redraft={redraft} />
+              <About notes={notes} redraft={redraft}>
+                <Leads composer={composer} clientId={client.id} />
+              </About>
               <WorkChooser client={client} limb={composer.wish.limbs[0]} goal={composer.wish.goal} />
               {composed && timeline && (
                 <>
@@ -212,7 +215,9 @@ export function Composer({
           />
         </>
       ) : (
-        <About notes={notes} redraft={redraft} />
+        <About notes={notes} redraft={redraft}>
+          <Leads composer={composer} clientId={client.id} />
+        </About>
       )}
     </div>
   );
@@ -233,7 +238,15 @@ function InPlaceOfHeavy({ client, plan, today }: { client: ClientRecord; plan: P
 }
 
 /** Why the draft is as it is, and the way to another. */
-function About({ notes, redraft }: { notes: readonly Text[]; redraft: () => void }) {
+function About({
+  notes,
+  redraft,
+  children,
+}: {
+  notes: readonly Text[];
+  redraft: () => void;
+  children: React.ReactNode;
+}) {
   return (
     <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
       <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label={t`About this draft`}>
@@ -245,6 +258,7 @@ function About({ notes, redraft }: { notes: readonly Text[]; redraft: () => void
             </li>
           ))}
       </ul>
+      {children}
       <Button does="redraft" onClick={redraft}>
         {t`Draft again`}
       </Button>

@@ -112,7 +112,7 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
       )}
       {', '}
       <WordMenu
-        label={t`Place`}
+        label={t`Where`}
         value={wish.place ?? ANY}
         onChange={(place) => draft({ place: place === ANY ? undefined : place })}
         options={[

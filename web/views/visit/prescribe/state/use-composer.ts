@@ -20,6 +20,7 @@ import {
   GOALS,
   type GoalId,
   type Judged,
+  type Lead,
   mirror,
   offers,
   type Plan,
@@ -182,16 +183,26 @@ export function useComposer(
     `prescribe ${client.id} ${last?.id ?? ''} ${last?.plan.rungs?.rung ?? ''} ${copied ? JSON.stringify(copied) : ''} ${goal ?? ''} ${measuredStamp(client.facts)}`,
     null,
   );
-  const [{ session, notes, ways }, setDraft] = useState(
-    (): { session: SessionChoice | null; notes: readonly Text[]; ways: readonly Drafted[] } => {
+  const [{ session, notes, ways, leads }, setDraft] = useState(
+    (): {
+      session: SessionChoice | null;
+      notes: readonly Text[];
+      ways: readonly Drafted[];
+      leads: readonly Lead[];
+    } => {
       const left = kept && readSessionChoice(kept);
-      if (left) return { session: left, notes: [t`Taken up where it was left.`], ways: [] };
+      if (left) return { session: left, notes: [t`Taken up where it was left.`], ways: [], leads: [] };
       const first = last
         ? draftOfToday(last, client.facts, practice, basis)
         : copied
           ? (copied.isMirrored ? mirror : deriveFor)(copied.session, basis)
           : draftFrom(wish);
-      return { session: first.session, notes: [...review.words, ...first.notes], ways: waysOf(first) };
+      return {
+        session: first.session,
+        notes: [...review.words, ...first.notes],
+        ways: waysOf(first),
+        leads: first.leads ?? [],
+      };
     },
   );
   const [selected, setSelected] = useState(0);
@@ -206,9 +217,9 @@ export function useComposer(
   const change = (
     next: SessionChoice | null,
     why: readonly Text[] = notes,
-    among: readonly Drafted[] = ways,
+    { among = ways, to = leads }: { among?: readonly Drafted[]; to?: readonly Lead[] } = {},
   ) => {
-    setDraft({ session: next, notes: why, ways: among });
+    setDraft({ session: next, notes: why, ways: among, leads: to });
     setSelected((place) => Math.max(0, Math.min(place, (next?.exercises.length ?? 1) - 1)));
     if (next && isComplete(next)) setKept(next);
   };
@@ -224,7 +235,7 @@ export function useComposer(
     putAside(isOwn && session ? { wish, session, notes } : null);
     setOwn(false);
     setWish(asked);
-    change(made.session, made.notes, waysOf(made));
+    change(made.session, made.notes, { among: waysOf(made), to: made.leads ?? [] });
   };
   const takeWay = (way: Drafted) => {
     putAside(isOwn && session ? { wish, session, notes } : null);
@@ -265,6 +276,7 @@ export function useComposer(
     draftAgain,
     session,
     notes,
+    leads,
     ways,
     takenWay: ways.find((way) => session !== null && isEqual(way.session, session)),
     takeWay,

@@ -1,0 +1,86 @@
+import { chooseLink, expect, openPerson, pick, test } from './nervato';
+
+test('a draft says why it is the best, another way is taken and taken back, and a warm-up goes by its lift', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Rufus Tarnholm');
+  await chooseLink(page, 'Prescribe');
+  await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
+  const drafts = page.getByRole('region', { name: 'Drafts' });
+  const order = page.getByRole('list', { name: 'Exercises in order' });
+  const wish = async (label: string, choice: string) => {
+    await page.getByRole('button', { name: new RegExp(`^${label}: `) }).click();
+    await page.getByRole('menuitemradio', { name: choice, exact: true }).click();
+  };
+
+  await test.step('both thighs, by size: the best, and why', async () => {
+    await wish('Limbs', 'both thighs');
+    await expect(drafts.getByRole('button', { name: /^Best \d+ of 100/ })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+    await drafts.getByText('Why this one').click();
+    await expect(drafts.getByRole('row', { name: /^Makes the load asked for/ })).toContainText(
+      '25 % of 1RM asked for',
+    );
+    await expect(drafts.getByRole('row', { name: /^Together/ })).toContainText('of 100');
+    await expect(order.getByRole('listitem').filter({ hasText: 'Knee extension' })).not.toHaveCount(0);
+  });
+
+  await test.step('a shorter one, and back', async () => {
+    const before = await order.getByRole('listitem').count();
+    await drafts.getByRole('button', { name: /^Shorter/ }).click();
+    await expect.poll(() => order.getByRole('listitem').count()).toBeLessThan(before);
+    await drafts.getByRole('button', { name: /^Best/ }).click();
+    await expect.poll(() => order.getByRole('listitem').count()).toBe(before);
+  });
+
+  await test.step('a warm-up before deadlifts: hips, both at once, the lift in the sitting', async () => {
+    await wish('Goal', 'Warm-up');
+    await wish('Lift', 'deadlift');
+    await expect(order).toContainText('Hip hinge');
+    await expect(order).toContainText('both, standing');
+    await expect(page.getByText(/Deadlift/).first()).toBeVisible();
+  });
+
+  await test.step('at home nothing is drafted that only the gym has', async () => {
+    await wish('Goal', 'Aerobic');
+    await wish('Where', 'at home');
+    await expect(order).toContainText('Walking');
+  });
+});
+
+test('what a draft lacks leads on, and a cuff that is missing is added without losing the girth', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Maren Holdwick');
+
+  await test.step('work above the rung offers the rung', async () => {
+    await chooseLink(page, 'Prescribe');
+    await page.getByRole('button', { name: /^Goal: / }).click();
+    await page.getByRole('menuitemradio', { name: 'Size', exact: true }).click();
+    await expect(page.getByText(/^No draft: .*the right thigh is on isometric/)).toBeVisible();
+    await page.getByRole('button', { name: 'Draft the rung isometric' }).click();
+    await expect(page.getByRole('list', { name: 'Exercises in order' })).toContainText('Quad set');
+  });
+
+  await test.step('no cuff fits: the kit’s form has the range, and the girth is still there', async () => {
+    await chooseLink(page, 'Fit');
+    await page.getByRole('radio', { name: /^Left thigh/ }).check({ force: true });
+    await page.getByLabel('Girth of the left thigh').fill('90');
+    await page.getByRole('link', { name: 'Add such a cuff' }).click();
+    await expect(page.getByLabel('Girth from')).toHaveValue('82');
+    await expect(page.getByLabel('Girth to')).toHaveValue('98');
+    await page.getByLabel('Name', { exact: true }).fill('Thigh extra');
+    await page.getByLabel('Bladder width').fill('13');
+    await pick(page.getByLabel('Shape', { exact: true }), 'contoured');
+    await pick(page.getByLabel('Bladder', { exact: true }), 'single');
+    await pick(page.getByLabel('Can fully occlude', { exact: true }), 'yes');
+    await page.getByLabel('Highest pressure, mmHg').fill('300');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByLabel('Girth of the left thigh')).toHaveValue('90');
+    await expect(page.getByRole('radio', { name: /^Thigh extra/ })).toBeChecked();
+  });
+});
