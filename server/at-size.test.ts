@@ -120,6 +120,8 @@ const MAY_BE_SCANNED = [
   'SCAN earliest',
   // One line for each who trains at present or is new.
   'SCAN lately',
+  // As few as files were brought.
+  'SCAN import_batch',
   // Asks the full-text index, which has no other word for it.
   'SCAN client_search VIRTUAL TABLE INDEX',
 ];

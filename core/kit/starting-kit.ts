@@ -61,6 +61,16 @@ export const STARTING_KIT: readonly Listed[] = [
   },
   {
     list: 'weightKits',
+    label: msg('Dumbbells, 1 to 10 kg'),
+    item: { kind: 'single-masses', id: 'dumbbells', massesKg: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10] },
+  },
+  {
+    list: 'weightKits',
+    label: msg('Ankle weights, 0.5 to 5 kg'),
+    item: { kind: 'single-masses', id: 'ankle-weights', massesKg: [0.5, 1, 1.5, 2, 2.5, 3, 4, 5] },
+  },
+  {
+    list: 'weightKits',
     label: msg('Bands'),
     item: { kind: 'bands', id: 'bands', names: ['light', 'middle', 'strong'] },
   },

@@ -1,7 +1,8 @@
-import { isMessage } from '../message/message';
+import { isMessage, msg } from '../message/message';
 import type { Basis } from '../plan/basis';
 import type { ExerciseChoice, SessionChoice } from '../plan/choices';
 import { choicesOf, exerciseChoiceOf } from '../plan/choices-of';
+import { composeSession } from '../plan/compose';
 import { fixAll } from '../plan/draft/fix-all';
 import type { Draft } from '../plan/draft/wish';
 import type { Plan, PlannedExercise } from '../plan/plan';
@@ -15,9 +16,30 @@ import type { Change } from './change';
  * @param changes by the place of the exercise in the plan; missing ones hold
  */
 export function nextSession(plan: Plan, changes: readonly (Change | undefined)[], basis: Basis): Draft {
+  const next = changed(plan, changes, basis);
+  if (!changes.some((change) => change?.restMs !== undefined) || !isRefused(next, basis)) return next;
+  // Each longer rest was within its limits by itself; all together may keep a limb up for too long (rule PRO-1).
+  const rested = changed(
+    plan,
+    changes.map((change) => change && { ...change, restMs: undefined }),
+    basis,
+  );
+  return isRefused(rested, basis)
+    ? next
+    : {
+        ...rested,
+        notes: [...rested.notes, msg('Rests stay as they were: longer ones have no room (PRO-1).')],
+      };
+}
+
+function changed(plan: Plan, changes: readonly (Change | undefined)[], basis: Basis): Draft {
   const exercises = plan.exercises.map((exercise, place) => choiceOf(exercise, changes[place] ?? {}, basis));
   return draftFrom({ ...choicesOf(plan), exercises }, basis);
 }
+
+/** Whether the rules find anything of it above a note. */
+const isRefused = ({ session }: Draft, basis: Basis): boolean =>
+  session !== null && composeSession(session, basis).findings.some(({ level }) => level !== 'note');
 
 /** Choices as they are proposed again: on what is in force now, with what the rules would refuse put right. */
 export function draftFrom(session: SessionChoice, basis: Basis): Draft {

@@ -130,6 +130,36 @@ describe('what the next draft takes over (REV-1 to REV-8)', () => {
   });
 });
 
+describe('longer rests that have no room together (PRO-1)', () => {
+  // Of one thigh some 6 min each at a slow tempo, five of them: 30 min in all is the most that asks for no reason.
+  const many = (count: number) =>
+    composeSession(
+      {
+        ...testSession(),
+        exercises: Array.from({ length: count }, () => testExercise({ percentLop: 50, tempoId: '2-0-2' })),
+      },
+      basis,
+    ).plan;
+  const rests = (count: number) => {
+    const { session: next, notes } = nextSession(
+      many(count),
+      Array.from({ length: count }, () => ({ restMs: 45_000 })),
+      basis,
+    );
+    const found = next ? composeSession(next, basis).findings.filter(({ level }) => level !== 'note') : [];
+    return { restMs: next?.exercises[0]?.sets[0]?.restMs, found, notes: englishOf(notes) };
+  };
+
+  it('stay as they were, and that is said', () => {
+    expect(rests(2)).toMatchObject({ restMs: 45_000, found: [] });
+    expect(rests(4)).toEqual({
+      restMs: 30_000,
+      found: [],
+      notes: ['Rests stay as they were: longer ones have no room (PRO-1).'],
+    });
+  });
+});
+
 describe('a session in short', () => {
   const short = ({ plan: of, state }: ReturnType<typeof session>, painBefore: number | null = 1) =>
     summaryOf(of, state, painBefore);

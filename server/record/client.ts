@@ -109,7 +109,10 @@ export const countPeople = (prepare: Prepare): number =>
 /** More than come on a day; of a practice with more, those who were here last. */
 const MOST_TODAY = 200;
 
-/** Who trained or was added after these moments, who was here last first. */
+/**
+ * Who trained or was added after these moments, who was here last first. Of people that a file brought only those who were screened since:
+ * three hundred new names do not bury who trains.
+ */
 export const readLately = (
   prepare: Prepare,
   { trainedAfterMs, addedAfterMs }: { trainedAfterMs: number; addedAfterMs: number },
@@ -119,11 +122,13 @@ export const readLately = (
       `select ${CLIENT} from client join (
          select client_id, max(at_ms) as last_ms from (
            select client_id, opened_at_ms as at_ms from session where superseded = 0 and opened_at_ms > ?
-           union all select id, added_at_ms from client where added_at_ms > ?
+           union all select id, added_at_ms from client where added_at_ms > ? and (
+             added_at_ms not in (select at_ms from import_batch where at_ms > ?)
+             or exists (select 1 from screening where screening.client_id = client.id))
          ) group by client_id
        ) as lately on lately.client_id = client.id
        where ${ON_THE_LIST} order by lately.last_ms desc, client.id limit ${MOST_TODAY}`,
-    ).all(trainedAfterMs, addedAfterMs),
+    ).all(trainedAfterMs, addedAfterMs, addedAfterMs),
   );
 
 /** Who trained after a moment, and who has a plan that has not ended by `nowMs`, whether they come or not; by name. */

@@ -5,7 +5,7 @@ import type { TableAnswer } from '#contract/table';
 import type { TableKind } from '#core/table';
 import { englishOf } from '#language/english-of.fixture';
 import { inEnglish } from '#language/render';
-import { DAY_MS, measuredClient, prescriptionFor, startAfter, startApi } from '../api.fixture';
+import { CLEAR, DAY_MS, measuredClient, prescriptionFor, startAfter, startApi } from '../api.fixture';
 
 type Api = Awaited<ReturnType<typeof startApi>>;
 
@@ -138,6 +138,19 @@ const MIDDAY = (api: Api) => {
   const at = new Date(api.clock.nowMs - 2 * DAY_MS);
   return at.getTime() - new Date(at.getFullYear(), at.getMonth(), at.getDate(), 12).getTime();
 };
+
+it('do not bury who is expected today: they are on it once they were screened', async () => {
+  const api = await startApi();
+  const { id: expected } = await api.post('/clients', { name: 'New Here' });
+  api.clock.nowMs += 60_000;
+  const rows = Array.from({ length: 300 }, (_, place) => ({ person: `Brought ${place}`, story: '' }));
+  expect((await bring(api, 'people', rows)).body).toMatchObject({ taken: 300 });
+  const today = async () => (await api.get<PeoplePage>('/clients/today')).people.map(({ id }) => id);
+  expect(await today()).toEqual([expected]);
+  const [one] = (await api.get<PeoplePage>('/clients?search=brought')).people;
+  await api.post(`/clients/${one?.id}/screenings`, CLEAR);
+  expect((await today()).sort()).toEqual([expected, one?.id].sort());
+});
 
 describe('rows that are refused', () => {
   it('are named with their field, what is wrong and how to correct it, by the rules of typing in', async () => {

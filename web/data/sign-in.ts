@@ -1,6 +1,6 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { FirstStart, Me, SignInBody, SignInState } from '#contract/sign-in';
-import { tour } from '../state/tour';
+import { firstSteps } from '../state/first-steps';
 import { api, read } from './api';
 import { clearRecords, leaveNothing } from './kept-records';
 import { KEYS } from './keys';
@@ -58,8 +58,8 @@ export function useSignIn() {
       if ('pin' in asked) await must(api['sign-in'].pin.$post({ json: asked }));
       else if ('word' in asked) {
         await must(api['sign-in'].first.$post({ json: asked }) as Answer);
-        // Who begins a practice is shown round, once.
-        tour.set('due');
+        // Who begins a practice has each step explained, once.
+        firstSteps.explainAll();
       } else await must(api['sign-in'].$post({ json: asked }));
       wasLocked.set('no');
       const { state } = await queries.fetchQuery({ ...signInQuery, staleTime: 0 });

@@ -16,6 +16,7 @@ import { useAfterG } from '../parts/keys/use-after-g';
 import { usePlanInHand, usePlanSearch } from '../parts/plan/use-plan-in-hand';
 import { BENCH_LETTERS } from '../state/places';
 import { Chain } from '../views/person/person/Chain';
+import { FirstStep } from '../views/person/person/FirstStep';
 import { PersonSide } from '../views/person/person/PersonSide';
 import { FitBench } from '../views/visit/fit/FitBench';
 import { LoadBench } from '../views/visit/load/LoadBench';
@@ -103,6 +104,7 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
         )}
       </div>
       <Chain client={client} chosen={outside ? null : link} outside={outside} low={low} />
+      {!outside && <FirstStep client={client} step={link} />}
       <div className={low === 'always' ? 'px-6 pt-3' : 'p-6 max-sm:pt-3'}>
         <Suspense fallback={<ReadingSilently />}>
           <Bench key={`${client.id} ${chosen}`} client={client} />

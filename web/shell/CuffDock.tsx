@@ -47,7 +47,6 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
   return (
     <section
       ref={box}
-      data-tour="dock"
       aria-label={t`Cuff dock`}
       className="border-t border-ink/40 bg-paper px-4 max-sm:px-2 print:hidden"
     >

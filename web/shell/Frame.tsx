@@ -12,7 +12,6 @@ import { cuffsUp } from '../state/cuffs-up';
 import { dockRoomPx, keepDockRoom } from '../state/dock-room';
 import { notices } from '../state/notices';
 import { PLACES } from '../state/places';
-import { tour } from '../state/tour';
 import { useIsViewAwaited } from '../state/view-awaited';
 import { toggleTheme } from '../theme/theme';
 import { EmergencyBar } from './EmergencyBar';
@@ -29,7 +28,6 @@ const ReopenQuestion = lazy(() =>
 );
 const Notices = lazy(() => import('./Notices').then(({ Notices }) => ({ default: Notices })));
 const Palette = lazy(() => import('./Palette').then(({ Palette }) => ({ default: Palette })));
-const Tour = lazy(() => import('./Tour').then(({ Tour }) => ({ default: Tour })));
 const KeysHelp = lazy(() => import('./KeysHelp').then(({ KeysHelp }) => ({ default: KeysHelp })));
 
 const LETTERS = PLACES.flatMap(({ letter }) => letter ?? []);
@@ -56,7 +54,6 @@ export function Frame({ signIn }: { signIn: ReactNode }) {
   const isKnown = useOpenKnown();
   const measuring = useConnected() !== null;
   const isAwaited = useIsViewAwaited();
-  const isTouring = tour.use() === 'due';
   useEffect(() => {
     if (isKnown && !anyOpen && !measuring) keepDockRoom(0);
   }, [isKnown, anyOpen, measuring]);
@@ -107,7 +104,6 @@ export function Frame({ signIn }: { signIn: ReactNode }) {
       <Suspense>
         {noticed && <Notices />}
         {finding && isIn && <Palette open onOpenChange={setFinding} />}
-        {isTouring && isIn && <Tour />}
         {showingKeys && isIn && <KeysHelp open onOpenChange={setShowingKeys} />}
       </Suspense>
     </div>

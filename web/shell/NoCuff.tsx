@@ -7,7 +7,6 @@ import { lockState } from '../data/practitioner';
  */
 export const NoCuff = ({ roomPx = 0 }: { roomPx?: number }) => (
   <section
-    data-tour="dock"
     aria-label={t`Cuff dock`}
     className="border-t border-ink/40 bg-paper px-4 print:hidden"
     style={{ minHeight: roomPx }}

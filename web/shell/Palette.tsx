@@ -15,9 +15,9 @@ import { KeyHint } from '../parts/base/Button';
 import { BEHIND } from '../parts/base/Panel';
 import { useHaste } from '../parts/keys/use-haste';
 import { ACTIONS, type ActionId } from '../state/actions';
+import { firstSteps } from '../state/first-steps';
 import { type Here, here } from '../state/here';
 import { BENCH_LETTERS, keyWords, PLACES } from '../state/places';
-import { tour } from '../state/tour';
 import { searchExercises } from '../words/search-exercises';
 
 // More people are found by more letters.
@@ -220,8 +220,8 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
             {ACTIONS[id].words} <Key>{ACTIONS[id].written}</Key>
           </Command.Item>
         ))}
-        <Command.Item className={row} onSelect={then(() => tour.set('due'))}>
-          {t`A tour of six steps`}
+        <Command.Item className={row} onSelect={then(firstSteps.explainAll)}>
+          {t`Explain each step once more`}
         </Command.Item>
       </Command.List>
     </Command.Dialog>

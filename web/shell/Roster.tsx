@@ -21,11 +21,7 @@ export const Roster = memo(function Roster() {
   const { data: practice } = usePractice();
   if (!open) {
     return (
-      <nav
-        data-tour="people"
-        aria-label={t`People`}
-        className="border-r border-rule p-2 max-sm:hidden print:hidden"
-      >
+      <nav aria-label={t`People`} className="border-r border-rule p-2 max-sm:hidden print:hidden">
         <IconButton label={t`Show people`} onClick={() => rosterOpen.set(true)}>
           <PanelLeftOpen size={20} aria-hidden />
         </IconButton>
@@ -34,7 +30,6 @@ export const Roster = memo(function Roster() {
   }
   return (
     <nav
-      data-tour="people"
       aria-label={t`People`}
       className="flex w-60 shrink-0 flex-col border-r border-rule max-sm:absolute max-sm:inset-x-0 max-sm:top-11 max-sm:bottom-0 max-sm:z-30 max-sm:w-auto max-sm:border-t max-sm:border-ink max-sm:bg-paper print:hidden"
       onClickCapture={({ target }) => {

@@ -55,7 +55,7 @@ const EVERY_ACTION = {
     keys: 'esc',
     is: 'place',
     written: t`Esc`,
-    words: t`Leave what is open as it was: a form, a list, a question, the tour`,
+    words: t`Leave what is open as it was: a form, a list, a question`,
     where: 'everywhere',
   },
   accept: { keys: 'enter', is: 'place', written: 'Enter', words: t`Accept`, where: 'everywhere' },

@@ -13,6 +13,8 @@ import { SearchField } from '../../../parts/fields/SearchField';
 import { HandoverNotes, LeaveNote } from '../../../parts/record/HandoverNotes';
 import { dayAndTime } from '../../../words/format';
 import { DemoClock } from './DemoClock';
+import { FirstPerson } from './FirstPerson';
+import { MadeUp } from './MadeUp';
 
 const LINE_PX = 80;
 
@@ -66,11 +68,8 @@ export function Today() {
       ) : (
         <ByNeed people={people} />
       )}
-      {isRead && people?.length === 0 && !search && (
-        <p className="mt-6 max-w-prose">
-          {t`The list is empty. Each person you add is listed here with what is next for them: the questions first, then a girth and a cuff, a pressure, a load and a plan.`}
-        </p>
-      )}
+      {isRead && total === 0 && people?.length === 0 && !search && <FirstPerson />}
+      <MadeUp />
       {isRead && people && (
         <>
           {isMany && !search && (
@@ -81,11 +80,13 @@ export function Today() {
               {everyone && byName}
             </section>
           )}
-          <p className="mt-6">
-            <Link to="/people/new" className="font-semibold underline underline-offset-4">
-              {people.length === 0 ? t`Add the first` : t`Add a person`}
-            </Link>
-          </p>
+          {people.length > 0 && (
+            <p className="mt-6">
+              <Link to="/people/new" className="font-semibold underline underline-offset-4">
+                {t`Add a person`}
+              </Link>
+            </p>
+          )}
           <div className="mt-6 max-w-xl">
             <LeaveNote clientId={null} label={t`For the next shift, of the day`} />
           </div>
