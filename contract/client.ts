@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Turn } from '#core/course';
 import { type Message, msg, type Text } from '#core/message';
 import { shelfLifeSchema } from '#core/occlusion-pressure';
-import { limbSchema } from '#core/quantity';
+import { isoDaySchema, limbSchema } from '#core/quantity';
 import type { ClientFacts, Link } from '#core/record';
 
 export const newClientSchema = z.object({
@@ -11,14 +11,25 @@ export const newClientSchema = z.object({
 });
 export type NewClient = z.input<typeof newClientSchema>;
 
+/** Earlier birth dates are slips. */
+const FIRST_YEAR = 1900;
+
 /** What is good to know of a person beside their record, in their own words or the practice's. */
 export const aboutSchema = z.object({
   contact: z.string().trim().max(200, msg('At most 200 characters.')),
   goals: z.string().trim().max(400, msg('At most 400 characters.')),
   notes: z.string().trim().max(800, msg('At most 800 characters.')),
+  /** As an ISO day; empty where it is not known. */
+  bornOn: z
+    .union([z.literal(''), isoDaySchema])
+    .refine(
+      (day) => day === '' || day >= `${FIRST_YEAR}`,
+      msg('Enter a year from {year} on.', { year: FIRST_YEAR }),
+    )
+    .default(''),
 });
 export type About = z.infer<typeof aboutSchema>;
-export const NOTHING_KNOWN: About = { contact: '', goals: '', notes: '' };
+export const NOTHING_KNOWN: About = { contact: '', goals: '', notes: '', bornOn: '' };
 
 /** How long pressures are kept: of the person, or of one limb, where null takes the person's again (rule LOP-6). */
 export const newShelfLifeSchema = z

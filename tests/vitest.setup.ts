@@ -6,9 +6,8 @@ import { testSeed } from './seed';
 liveOnTheFixedDay();
 fc.configureGlobal({ ...fc.readConfigureGlobal(), seed: testSeed() });
 
-// Files share a process: what one put in place of a clock or a global must not be there for the next.
+// Files share a process: a clock that one put in place of the machine's must not be there for the next.
 afterAll(() => {
   vi.useRealTimers();
-  vi.unstubAllGlobals();
   vi.unstubAllEnvs();
 });

@@ -38,6 +38,7 @@ describe('a report', () => {
   const basis = {
     sessions,
     totals: addUp(sessions, library, 0),
+    weeks: 5,
     series: seriesOf(
       { taken: [girth(0, 50), girth(40, 52)], tested: [], pairs: {} },
       { library, book: MEASURES },
@@ -50,7 +51,7 @@ describe('a report', () => {
 
   it('says what was done, what changed, how sure, what was noticed and what is next, in plain words', () => {
     expect(englishOf(lines('done'))).toEqual([
-      ['Sessions', '3 in 4 weeks', 'Knee extension'],
+      ['Sessions', '3 in 5 weeks', 'Knee extension'],
       ['Of the block', '3 of 6 sessions', '1 missed, 2 to come'],
       [
         'Left thigh under the cuff',
@@ -107,7 +108,7 @@ describe('a report', () => {
       on(3, { inflations: [spread(61.6)] as never, worstPain: 4 }),
       on(5, { inflations: [], worstPain: 2 }),
     ];
-    const of = { ...basis, sessions, totals: addUp(sessions, library, 0) };
+    const of = { ...basis, sessions, weeks: 1, totals: addUp(sessions, library, 0) };
     expect(englishOf(lines('done', of)?.[0]?.[1])).toBe('3 in 1 week');
     expect(englishOf(lines('done', of)?.[2]?.[2])).toBe(
       '12 sets, at 40 to 62 % of the pressure that stops its flow',
@@ -129,7 +130,13 @@ describe('a report', () => {
     ];
     expect(
       englishOf(
-        lines('done', { ...basis, block: null, sessions: passive, totals: addUp(passive, library, 0) }),
+        lines('done', {
+          ...basis,
+          block: null,
+          sessions: passive,
+          weeks: 1,
+          totals: addUp(passive, library, 0),
+        }),
       ),
     ).toEqual([
       ['Sessions', '1 in 1 week', 'Knee extension'],

@@ -57,6 +57,8 @@ type Line = z.infer<typeof lineSchema>;
 export type ReportBasis = {
   sessions: readonly LoggedSession[];
   totals: LogTotals;
+  /** From the week of the first session to that of the last: as many as are drawn. */
+  weeks: number;
   series: readonly Series[];
   block: { planned: number; done: number; missed: number; toCome: number } | null;
   next: readonly { about: Text; says: Text; figures: Text }[];
@@ -67,9 +69,8 @@ export const reportSections = (chosen: readonly SectionId[], basis: ReportBasis)
   sectionIdSchema.options.filter((id) => chosen.includes(id)).map((id) => ({ id, lines: LINES[id](basis) }));
 
 const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
-  done: ({ sessions, totals, block }) => {
+  done: ({ sessions, totals, weeks, block }) => {
     if (totals.sessions === 0) return [line(msg('Sessions'), msg('None yet'))];
-    const weeks = Math.max(1, Math.round(spanMs(sessions) / (7 * 24 * 60 * MS_PER_MINUTE)));
     const exercises = [
       ...new Map(
         sessions.flatMap((one) => one.line.exercises.map(({ exerciseId, label }) => [exerciseId, label])),
@@ -192,11 +193,6 @@ const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
 };
 
 const line = (about: Text, says: Text, figures: Text = ''): Line => ({ about, says, figures });
-
-function spanMs(sessions: readonly LoggedSession[]): number {
-  const times = sessions.map(({ startedAtMs }) => startedAtMs);
-  return Math.max(...times) - Math.min(...times);
-}
 
 /** "at 40 to 58 % of the pressure that stops its flow"; nothing where no share is known. */
 function shareText(sessions: readonly LoggedSession[], limb: string): Message[] {

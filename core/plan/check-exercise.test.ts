@@ -138,7 +138,7 @@ describe('what a letter says of the work of a limb (SCR-2)', () => {
       testWish({ goal: 'rehab', rung: 'loaded' }),
       testBasis({ limits: limited({ highestRung: 'isometric' }) }),
     );
-    expect(englishOf(still)).toEqual({
+    expect(englishOf(still)).toMatchObject({
       session: null,
       notes: ['The clearance allows work up to isometric only (SCR-2).'],
     });

@@ -1,4 +1,7 @@
+import { ageOn } from '../quantity/age';
+import { dayAt } from '../quantity/days';
 import type { Limb } from '../quantity/limb';
+import { RULES } from '../rules/catalogue';
 import { bloodPressureLevel, meanBloodPressure } from '../screening/blood-pressure';
 import { isInForce } from '../screening/clearance';
 import { type Answered, answeredBy, type Condition, isCurrent } from '../screening/condition';
@@ -8,19 +11,34 @@ import type { ClientFacts } from './facts';
 
 // What a person has now. Everything that depends on it asks here, and nothing asks the newest questionnaire (rule SCR-1).
 
-type Conditions = Pick<ClientFacts, 'conditions'>;
+type Conditions = Pick<ClientFacts, 'conditions'> & Partial<Pick<ClientFacts, 'bornOn' | 'zoneOffsetMs'>>;
 
-/** What a person has now, as a screening would say it. */
-export const answeredInForce = ({ conditions }: Conditions, nowMs: number): Required<Answered> =>
-  answeredBy(conditions, nowMs);
+/** What a person has now, as a screening would say it; what their age says where their birth date is known, whatever was answered. */
+export function answeredInForce(facts: Conditions, nowMs: number): Required<Answered> {
+  const answered = answeredBy(facts.conditions, nowMs);
+  const { bornOn, zoneOffsetMs = 0 } = facts;
+  if (!bornOn) return answered;
+  const age = ageOn(bornOn, dayAt(nowMs, zoneOffsetMs));
+  const byAge = AGE_ITEMS.filter((item) => OF_AGE[item](age));
+  return { ...answered, yes: [...answered.yes.filter((item) => !isAgeItem(item)), ...byAge] };
+}
+
+/** What a birth date answers by itself: those questions are not asked then. */
+const AGE_ITEMS = ['under-18', 'over-65'] as const satisfies readonly ItemId[];
+export const isAgeItem = (item: ItemId): boolean => AGE_ITEMS.some((one) => one === item);
+
+const OF_AGE: Record<(typeof AGE_ITEMS)[number], (age: number) => boolean> = {
+  'under-18': (age) => age < RULES['SCR-1'].figures.adultFromYears,
+  'over-65': (age) => age >= RULES['PRO-6'].figures.fromYears,
+};
 
 export const has = (facts: Conditions, item: ItemId, nowMs: number): boolean =>
   answeredInForce(facts, nowMs).yes.includes(item);
 
-/** Whether a guardian answers for them (rules SCR-1, SCR-6). */
 /** 65 years or older, as far as it was said (rules RUN-8, PRO-6). */
 export const isFrom65 = (facts: Conditions, nowMs: number): boolean => has(facts, 'over-65', nowMs);
 
+/** Whether a guardian answers for them (rules SCR-1, SCR-6). */
 export const isMinor = (facts: Conditions, nowMs: number): boolean => has(facts, 'under-18', nowMs);
 
 /** Operations on limbs that no clinician has ended, however long ago: days since one are counted from them (rule PRO-5). */
@@ -89,4 +107,4 @@ export function needsBloodPressure(
 export const watchesBloodPressure = (
   facts: Pick<ClientFacts, 'conditions' | 'clearances'>,
   nowMs: number,
-): boolean => needsBloodPressure(facts, nowMs) || has(facts, 'over-65', nowMs);
+): boolean => needsBloodPressure(facts, nowMs) || isFrom65(facts, nowMs);

@@ -102,6 +102,8 @@ export const VERSIONS_COUNT_MS = 12 * 7 * MS_PER_DAY;
  * came before is read page by page. Lists are in any order, but of two with one time the later received comes last.
  */
 export type ClientFacts = {
+  /** Their birth date as an ISO day; null where it is not known. */
+  bornOn: string | null;
   shelfLife: ShelfLife;
   /** Where a limb's is another. */
   limbShelfLives: LimbShelfLife[];

@@ -14,6 +14,7 @@ export { testInForce } from '../strength/in-force';
 export {
   answeredInForce,
   daySignsAsked,
+  isAgeItem,
   isMinor,
   isOperated,
   isPlaceOfSurgeryUnknown,

@@ -61,6 +61,7 @@ export {
   dayCheckInForce,
   daySignsAsked,
   holdsInForce,
+  isAgeItem,
   isMinor,
   isOperated,
   limitsInForce,

@@ -61,6 +61,7 @@ export const strangerFacts: ClientFacts = {
   ownExercises: {},
   ownMeasures: {},
   comparisons: [],
+  bornOn: null,
   followed: [],
   fitness: [],
   screenings: [],

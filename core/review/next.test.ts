@@ -131,7 +131,7 @@ describe('what the next draft takes over (REV-1 to REV-8)', () => {
 });
 
 describe('longer rests that have no room together (PRO-1)', () => {
-  // Of one thigh some 6 min each at a slow tempo, five of them: 30 min in all is the most that asks for no reason.
+  // Of one thigh some 7 min each at a slow tempo: 30 min in all is the most that asks for no reason.
   const many = (count: number) =>
     composeSession(
       {

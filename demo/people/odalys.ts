@@ -35,6 +35,7 @@ export const odalys: DemoPerson = {
     contact: '555 0177, mornings',
     goals: 'the tower stairs with a full can in each hand',
     notes: 'Hears better on the left.',
+    bornOn: '1963-09-14',
   },
   history: [
     { daysAgo: 70, do: 'screen', body: { yes: [], bloodPressures: readings([130, 80], [126, 78]) } },

@@ -85,10 +85,11 @@ export function readFacts(
     blocks: readAll(blockFacts),
     sessions: readAll(sessionFacts),
   };
-  return clients.map(({ id, shelfLife, limbShelfLives }) => {
+  return clients.map(({ id, shelfLife, limbShelfLives, about }) => {
     const prescriptions = of.prescriptions(id).map((row) => prescriptionFact(prepare, practice.roles, row));
     const named = namedBy(prescriptions, naming ?? NAMED_BY_NOBODY);
     const facts = onTheirRungs({
+      bornOn: about.bornOn || null,
       shelfLife,
       limbShelfLives,
       units: practice.units,

@@ -1,5 +1,5 @@
 import { p } from '@mikro-orm/core';
-import type { About } from '#contract/client';
+import { type About, NOTHING_KNOWN } from '#contract/client';
 import { PAGE_OF_PEOPLE } from '#contract/pages';
 import type { LimbShelfLife, ShelfLife } from '#core/occlusion-pressure';
 import type { Prepare } from '../db/dialect/connection';
@@ -68,7 +68,7 @@ const rowsOf = (rows: readonly unknown[]): ClientRow[] =>
   (rows as (Omit<ClientRow, 'limbShelfLives' | 'about'> & { limbShelfLives: string; about: string })[]).map(
     (row) => ({
       ...row,
-      about: JSON.parse(row.about),
+      about: { ...NOTHING_KNOWN, ...JSON.parse(row.about) },
       limbShelfLives: JSON.parse(row.limbShelfLives),
     }),
   );

@@ -196,7 +196,12 @@ describe('a person', () => {
   it('is described: what they want and how they are reached, with what stood there before in the audit', async () => {
     const api = await startApi();
     const { id, about: before } = await api.post<ClientRecord>('/clients', { name: 'Ada' });
-    const about = { contact: '555 0177, mornings', goals: 'the tower stairs', notes: '' };
+    const about = {
+      contact: '555 0177, mornings',
+      goals: 'the tower stairs',
+      notes: '',
+      bornOn: '1950-05-07',
+    };
     expect((await api.post<ClientRecord>(`/clients/${id}`, { about })).about).toEqual(about);
     // What else is changed leaves it.
     expect((await api.post<ClientRecord>(`/clients/${id}`, { name: 'Ada B.' })).about).toEqual(about);

@@ -10,6 +10,7 @@ import { useChangePerson } from '../../../data/corrections';
 import { useMay } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
+import { DateField } from '../../../parts/fields/DateField';
 import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { day } from '../../../words/format';
@@ -71,6 +72,14 @@ function AboutForm({ client, close }: { client: ClientRecord; close: () => void 
       {field('story', t`Why they come`)}
       {field('goals', t`What they want`)}
       {field('contact', t`How they are reached`)}
+      {mayChange && (
+        <DateField
+          label={t`Birth date`}
+          value={fields.typed.bornOn}
+          onChange={(bornOn) => fields.set('bornOn', bornOn)}
+          hint={t`It answers the questions for under 18 and over 65.`}
+        />
+      )}
       {field('notes', t`Good to know`)}
       {change.error && <FieldError>{failureWords(change.error)}</FieldError>}
       <div className="flex gap-2">

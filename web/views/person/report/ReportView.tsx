@@ -181,8 +181,10 @@ function draftReport(
 ): Report {
   const library = libraryOf(client.facts.ownExercises);
   const { zoneOffsetMs } = client.facts;
+  const weeks = weeksOf(byPeriod(sessions, 'week', library, zoneOffsetMs));
   const basis: ReportBasis = {
     sessions,
+    weeks: weeks.length,
     totals: addUp(sessions, library, zoneOffsetMs),
     series: seriesOf(measured, { library, book: measureBook(client.facts.ownMeasures) }),
     ...courseInReport(client.facts, practice, client.judgedAtMs),
@@ -201,6 +203,6 @@ function draftReport(
     toMs: client.judgedAtMs,
     letter: letter.trim(),
     sections: reportSections(sections, basis),
-    weeks: weeksOf(byPeriod(sessions, 'week', library, zoneOffsetMs)),
+    weeks,
   };
 }

@@ -15,6 +15,7 @@ const LEVEL_WORDS = { stop: 'stop', clear: t`needs clearance`, note: 'noted' } a
 
 /** The questions one after the other: N and Y answer the one in hand and move on, arrows move between them. */
 export function Questionnaire({
+  asked,
   answers,
   onRecord,
   stricter,
@@ -22,6 +23,8 @@ export function Questionnaire({
   onChange,
   onPlaces,
 }: {
+  /** Those that a birth date does not answer. */
+  asked: readonly ItemId[];
   answers: Answers;
   /** What they have by their record: a no does not end it (rule SCR-1). */
   onRecord: readonly ItemId[];
@@ -32,13 +35,13 @@ export function Questionnaire({
   onPlaces: (places: Places) => void;
 }) {
   const [current, setCurrent] = useState(0);
-  const move = (by: number) => setCurrent((old) => Math.min(ITEM_IDS.length - 1, Math.max(0, old + by)));
+  const move = (by: number) => setCurrent((old) => Math.min(asked.length - 1, Math.max(0, old + by)));
   const answer = (yes: boolean) => {
-    const id = ITEM_IDS[current];
+    const id = asked[current];
     if (id) onChange({ ...answers, [id]: yes });
     move(1);
   };
-  const restNo = () => onChange({ ...Object.fromEntries(ITEM_IDS.map((id) => [id, false])), ...answers });
+  const restNo = () => onChange({ ...Object.fromEntries(asked.map((id) => [id, false])), ...answers });
   useAction('yes', () => answer(true));
   useAction('no', () => answer(false));
   useAction('rest-no', restNo);
@@ -47,14 +50,16 @@ export function Questionnaire({
   return (
     <div>
       <ol className="border-t border-ink/40">
-        {ITEM_IDS.map((id, place) => (
+        {asked.map((id, place) => (
           <li
             key={id}
             className={`grid grid-cols-[1fr_auto] items-center gap-3 border-b border-rule px-2 py-1 ${place === current ? 'bg-tint' : ''}`}
           >
             <span className="flex items-baseline gap-2">
               {/* The number it has on paper. */}
-              <span className="figures w-5 shrink-0 text-right text-[13px] text-quiet">{place + 1}</span>
+              <span className="figures w-5 shrink-0 text-right text-[13px] text-quiet">
+                {ITEM_IDS.indexOf(id) + 1}
+              </span>
               <span>
                 {translate(SCREEN_ITEMS[id].label)}
                 <span className="ml-2 text-[13px] text-quiet">
@@ -70,7 +75,7 @@ export function Questionnaire({
               answer={answers[id]}
               onAnswer={(yes) => {
                 onChange({ ...answers, [id]: yes });
-                setCurrent(Math.min(place + 1, ITEM_IDS.length - 1));
+                setCurrent(Math.min(place + 1, asked.length - 1));
               }}
             />
             {answers[id] && SCREEN_ITEMS[id].inLimb && (

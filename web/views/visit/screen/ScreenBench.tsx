@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { NewScreening } from '#contract/measurements';
 import { newest } from '#core/quantity';
-import { answeredInForce, dayCheckInForce } from '#core/record';
+import { answeredInForce, dayCheckInForce, isAgeItem } from '#core/record';
 import {
   bloodPressureWords,
   changesSince,
@@ -92,7 +92,9 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
   );
   const { operations, adultOn } = typed;
   const yes = ITEM_IDS.filter((id) => answers[id]);
-  const unanswered = ITEM_IDS.filter((id) => answers[id] === undefined).length;
+  // A birth date answers two of them.
+  const asked = client.facts.bornOn ? ITEM_IDS.filter((id) => !isAgeItem(id)) : ITEM_IDS;
+  const unanswered = asked.filter((id) => answers[id] === undefined).length;
   const bloodPressures = typed.bloodPressures.flatMap((one) => readPressure(one).reading ?? []);
   const places = yes.flatMap((item) => {
     const limbs = SCREEN_ITEMS[item].inLimb ? (limbsOf[item] ?? []) : [];
@@ -138,6 +140,7 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
           </Trans>
         </BenchHeading>
         <Questionnaire
+          asked={asked}
           answers={answers}
           onRecord={onRecord.yes}
           stricter={client.facts.stricter}
