@@ -28,7 +28,15 @@ import { Lines } from './live/lines';
 const THIGHS: Limb[] = ['left-thigh', 'right-thigh'];
 const ARMS: Limb[] = ['left-arm', 'right-arm'];
 
-type Asked = { as: string; goal: GoalId; limbs?: Limb[]; rung?: Rung; beforeLift?: string; place?: Place };
+type Asked = {
+  as: string;
+  goal: GoalId;
+  limbs?: Limb[];
+  rung?: Rung;
+  beforeLift?: string;
+  place?: Place;
+  withoutKit?: true;
+};
 
 const PEOPLE: { name: string; limbs: Limb[]; more: Asked[] }[] = [
   {
@@ -58,7 +66,7 @@ const PEOPLE: { name: string; limbs: Limb[]; more: Asked[] }[] = [
       { as: 'warm-up before deadlifts', goal: 'warm-up', beforeLift: 'deadlift' },
       { as: 'warm-up before bench presses', goal: 'warm-up', limbs: ARMS, beforeLift: 'bench-press' },
       { as: 'lower and upper', goal: 'size', limbs: [...THIGHS, ...ARMS] },
-      { as: 'size, in a hotel without kit', goal: 'size', place: 'travelling' },
+      { as: 'size, in a hotel without kit', goal: 'size', place: 'travelling', withoutKit: true },
     ],
   },
   {
@@ -92,7 +100,9 @@ const exerciseLine = ({ label, limbs, load, sets, protocolLabel }: Plan['exercis
 };
 
 function lines(asked: Asked, limbs: Limb[], basis: Basis, newcomer: boolean): string[] {
-  const there = asked.place ? basisAt(basis, KIT, asked.place) : basis;
+  const there = asked.place
+    ? basisAt(basis, asked.withoutKit ? { ...KIT, weightKits: [] } : KIT, asked.place)
+    : basis;
   const wish: DraftWish = {
     goal: asked.goal,
     schoolId: PRACTICE.schoolId,

@@ -143,26 +143,24 @@ describe('whatever is drafted can be signed', () => {
   });
 });
 
-/** Each goal with each pair of limbs, the schools and rungs taken in turn. */
+/** Each goal with each pair of limbs; schools, rungs and a pair at once or one after the other taken in turn. */
 function wishes(): DraftWish[] {
   const schools = Object.keys(SCHOOLS) as SchoolId[];
   const rungs = rungSchema.options;
   return (Object.keys(GOALS) as GoalId[]).flatMap((goal, g) =>
-    LIMBS.flatMap((limbs, l) =>
-      [0, 1].map((turn): DraftWish => {
-        const place = 8 * g + 2 * l + turn;
-        return {
-          goal,
-          schoolId: schools[place % schools.length] ?? 'research-consensus',
-          limbs,
-          together: turn === 1,
-          rung: rungs[place % rungs.length] ?? 'loaded',
-          newcomer: true,
-          isolatedOnly: place % 3 === 0,
-          carried: [],
-          lowered: new Map(),
-        };
-      }),
-    ),
+    LIMBS.map((limbs, l): DraftWish => {
+      const place = LIMBS.length * g + l;
+      return {
+        goal,
+        schoolId: schools[place % schools.length] ?? 'research-consensus',
+        limbs,
+        together: (g + l) % 2 === 1,
+        rung: rungs[place % rungs.length] ?? 'loaded',
+        newcomer: true,
+        isolatedOnly: place % 3 === 0,
+        carried: [],
+        lowered: new Map(),
+      };
+    }),
   );
 }

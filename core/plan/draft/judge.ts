@@ -289,9 +289,11 @@ function shapeValue(tried: Tried, of: For): number {
     return clamp(Math.min(groupsOf(tried).size, tried.length) / exercisesAsked(of));
   const everyday = tried.filter(({ exercise }) => exercise.kind === 'functional');
   const others = tried.filter(({ exercise }) => exercise.kind !== 'functional');
+  // The goal is this shape: the first that is missing weighs more than it would in another.
   return (
-    (Math.min(groupsOf(others).size, exercises - functional) + Number(everyday.length === functional)) /
-    (exercises - functional + 1)
+    ((Math.min(groupsOf(others).size, exercises - functional) + Number(everyday.length === functional)) /
+      (exercises - functional + 1)) **
+    2
   );
 }
 
