@@ -8,7 +8,7 @@ import { GOALS } from '../goals';
 import { alternativesTo, MOST_ALTERNATIVES } from './alternatives';
 import { type Bounds, boundsOf } from './bounds';
 import { fixAll } from './fix-all';
-import { exercisesAsked, type For, isCarried, judgedTogether, type Tried } from './judge';
+import { exercisesAsked, type For, hasItsShape, isCarried, judgedTogether, type Tried } from './judge';
 import { isTested, poolOf } from './pool';
 import { whyNot } from './refusal';
 import { type Found, search } from './search';
@@ -140,12 +140,17 @@ function bestOf(of: For, bounds: Bounds | null, alternatives?: typeof alternativ
   const { works, leftOut } = worksOf(pool, of);
   const leads = leftOut.flatMap((one) => one.leads);
   const isPossible = possible(of);
-  const isWanted = goesOn(works.filter(({ id }) => isCarried(id, wish)).filter(isPossible), of);
+  const goes = goesOn(works.filter(({ id }) => isCarried(id, wish)).filter(isPossible), of);
+  const hasShape = (tried: Tried) => goes(tried) && hasItsShape(tried, of);
   // What was tested is looked through by itself, too: of a large library the best together are not all on one short list.
-  const best = better(
-    search(testedOf(works, wish, basis), of, bounds, { isPossible, isWanted }),
-    search(works, of, bounds, { isPossible, isWanted }),
-  );
+  const searched = (isWanted: (tried: Tried) => boolean) =>
+    better(
+      search(testedOf(works, wish, basis), of, bounds, { isPossible, isWanted }),
+      search(works, of, bounds, { isPossible, isWanted }),
+    );
+  const shaped = searched(hasShape);
+  const isWanted = shaped.session ? hasShape : goes;
+  const best = shaped.session ? shaped : searched(goes);
   const notes = [GOALS[wish.goal].word, ...leftOut.slice(0, MOST_LEFT_OUT).map(({ why }) => why)];
   if (!best.session) {
     const [first] = works;

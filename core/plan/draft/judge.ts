@@ -289,13 +289,17 @@ function shapeValue(tried: Tried, of: For): number {
     return clamp(Math.min(groupsOf(tried).size, tried.length) / exercisesAsked(of));
   const everyday = tried.filter(({ exercise }) => exercise.kind === 'functional');
   const others = tried.filter(({ exercise }) => exercise.kind !== 'functional');
-  // The goal is this shape: the first that is missing weighs more than it would in another.
   return (
-    ((Math.min(groupsOf(others).size, exercises - functional) + Number(everyday.length === functional)) /
-      (exercises - functional + 1)) **
-    2
+    (Math.min(groupsOf(others).size, exercises - functional) + Number(everyday.length === functional)) /
+    (exercises - functional + 1)
   );
 }
+
+/** Whether a session has the number and variety that its goal is named for; of other goals any has. */
+export const hasItsShape = (tried: Tried, of: For): boolean => {
+  const { functional, exercises } = GOALS[of.wish.goal];
+  return functional === undefined || functional === exercises || shapeValue(tried, of) === 1;
+};
 
 export const isCarried = (id: string, { carried }: DraftWish): boolean =>
   carried.some(({ exerciseId }) => exerciseId === id);

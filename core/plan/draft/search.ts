@@ -75,6 +75,8 @@ function shortlist(
   most: number,
   isPossible: (work: Work) => boolean,
 ): Work[] {
+  const { functional, exercises } = GOALS[wish.goal];
+  const isMixed = functional !== undefined && functional < exercises;
   const groups = new Map<string, number>();
   const best: Work[] = [];
   const ranked = works
@@ -82,7 +84,9 @@ function shortlist(
     .sort((a, b) => b.points - a.points);
   for (const { work } of ranked) {
     if (best.length >= most) break;
-    const group = `${work.exercise.muscle} ${work.exercise.kind === 'functional'}`;
+    // Of a goal with both, functional exercises are one group: they leave room for the muscles.
+    const isFunctional = work.exercise.kind === 'functional';
+    const group = isFunctional && isMixed ? 'functional' : `${work.exercise.muscle} ${isFunctional}`;
     const place = groups.get(group) ?? 0;
     const isLookedFor = namedOn(wish).includes(work.id) || isCarried(work.id, wish);
     if ((place >= MOST_OF_A_GROUP && !isLookedFor) || !isPossible(work)) continue;
