@@ -225,6 +225,12 @@ const RUNG_PROTOCOLS: Record<Rung, ProtocolId> = {
   functional: 'falling-reps',
 };
 
+/** Whether a goal is for functional exercises and others, each in their number. */
+export const isMixed = (goal: GoalId): boolean => {
+  const { functional, exercises } = GOALS[goal];
+  return functional !== undefined && functional < exercises;
+};
+
 /** The scheme that work for a goal is drafted with. */
 export function protocolFor(goal: GoalId, rung: Rung, schoolId: SchoolId): ProtocolId {
   if (goal === 'rehab') return RUNG_PROTOCOLS[rung];

@@ -5,7 +5,6 @@ import type { PracticeView } from '#contract/practice';
 import { rankCuffs } from '#core/cuff';
 import { madeUpPerson } from '../state/made-up-person';
 import { api, read } from './api';
-import { must } from './sign-in';
 
 const LIMB = 'left-thigh';
 const GIRTH_CM = 55;
@@ -42,22 +41,5 @@ export function useMakeUpPerson(practice: PracticeView | undefined, onMade: (id:
       return made;
     },
     onSuccess: ({ id }) => onMade(id),
-  });
-}
-
-/** Has the made-up person forgotten, with all that was tried on them. */
-export function useRemoveMadeUp() {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async ({ id, name }: { id: string; name: string }) => {
-      await must(
-        api.clients[':id'].erasure.$post({
-          param: { id },
-          json: { name, reason: t`Made up, to play with.` },
-        }) as Promise<Response>,
-      );
-      madeUpPerson.set('');
-      await queries.invalidateQueries();
-    },
   });
 }

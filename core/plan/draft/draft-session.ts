@@ -4,11 +4,12 @@ import { type Limb, limbKind } from '../../quantity/limb';
 import { type Basis, isPostOperativeWork } from '../basis';
 import type { SessionChoice } from '../choices';
 import { basisOnRung } from '../compose';
-import { GOALS } from '../goals';
+import { GOALS, isMixed } from '../goals';
 import { alternativesTo, MOST_ALTERNATIVES } from './alternatives';
 import { type Bounds, boundsOf } from './bounds';
 import { fixAll } from './fix-all';
 import { exercisesAsked, type For, hasItsShape, isCarried, judgedTogether, type Tried } from './judge';
+import { isNothing } from './nothing';
 import { isTested, poolOf } from './pool';
 import { whyNot } from './refusal';
 import { type Found, search } from './search';
@@ -136,21 +137,22 @@ function bestOf(of: For, bounds: Bounds | null, alternatives?: typeof alternativ
   const refused = whyNot(wish, basis);
   if (refused) return { session: null, notes: [refused.why], leads: refused.leads };
   const pool = poolOf(wish, basis);
-  if ('why' in pool) return { session: null, notes: [GOALS[wish.goal].word, pool.why], leads: pool.leads };
+  if (isNothing(pool)) return { session: null, notes: [GOALS[wish.goal].word, pool.why], leads: pool.leads };
   const { works, leftOut } = worksOf(pool, of);
   const leads = leftOut.flatMap((one) => one.leads);
   const isPossible = possible(of);
   const goes = goesOn(works.filter(({ id }) => isCarried(id, wish)).filter(isPossible), of);
   const hasShape = (tried: Tried) => goes(tried) && hasItsShape(tried, of);
   // What was tested is looked through by itself, too: of a large library the best together are not all on one short list.
-  const searched = (isWanted: (tried: Tried) => boolean) =>
-    better(
-      search(testedOf(works, wish, basis), of, bounds, { isPossible, isWanted }),
-      search(works, of, bounds, { isPossible, isWanted }),
-    );
+  const tested = testedOf(works, wish, basis);
+  const searched = (isWanted: (tried: Tried) => boolean) => {
+    const among = (some: readonly Work[]) => search(some, of, bounds, { isPossible, isWanted });
+    return tested === works ? among(works) : better(among(tested), among(works));
+  };
   const shaped = searched(hasShape);
-  const isWanted = shaped.session ? hasShape : goes;
-  const best = shaped.session ? shaped : searched(goes);
+  const isShaped = shaped.session !== null || !isMixed(wish.goal);
+  const isWanted = isShaped ? hasShape : goes;
+  const best = isShaped ? shaped : searched(goes);
   const notes = [GOALS[wish.goal].word, ...leftOut.slice(0, MOST_LEFT_OUT).map(({ why }) => why)];
   if (!best.session) {
     const [first] = works;

@@ -6,7 +6,7 @@ import { MS_PER_MINUTE } from '../../quantity/units';
 import type { Basis } from '../basis';
 import type { ExerciseChoice } from '../choices';
 import { isMeasuredIn } from '../draft-limb';
-import { GOALS } from '../goals';
+import { GOALS, isMixed } from '../goals';
 import { boundBy, lastsMs } from './bounds';
 import { ASPECT_IDS, type AspectId, type Judged } from './judged';
 import { likeness } from './likeness';
@@ -212,7 +212,7 @@ export function pointsFor(of: For): (tried: Tried) => number {
     mean(tried.map(ofEach)) + whole.reduce((points, one) => points + one.points * one.value(tried, of), 0);
 }
 
-/** @returns whole points an aspect, what was lost first */
+/** @returns whole points an aspect */
 export function judge(tried: Tried, of: For): Judged {
   const aspects = ASPECT_IDS.map((id) => {
     const { points: most, label, words } = ASPECTS[id];
@@ -284,9 +284,8 @@ export function exercisesAsked({ wish, basis, most = Number.POSITIVE_INFINITY }:
 function shapeValue(tried: Tried, of: For): number {
   const named = namedOn(of.wish);
   if (named.length > 0) return tried.filter(({ id }) => named.includes(id)).length / exercisesAsked(of);
-  const { functional, exercises } = GOALS[of.wish.goal];
-  if (functional === undefined || functional === exercises)
-    return clamp(Math.min(groupsOf(tried).size, tried.length) / exercisesAsked(of));
+  const { functional = 0, exercises } = GOALS[of.wish.goal];
+  if (!isMixed(of.wish.goal)) return clamp(Math.min(groupsOf(tried).size, tried.length) / exercisesAsked(of));
   const everyday = tried.filter(({ exercise }) => exercise.kind === 'functional');
   const others = tried.filter(({ exercise }) => exercise.kind !== 'functional');
   return (
@@ -296,10 +295,8 @@ function shapeValue(tried: Tried, of: For): number {
 }
 
 /** Whether a session has the number and variety that its goal is named for; of other goals any has. */
-export const hasItsShape = (tried: Tried, of: For): boolean => {
-  const { functional, exercises } = GOALS[of.wish.goal];
-  return functional === undefined || functional === exercises || shapeValue(tried, of) === 1;
-};
+export const hasItsShape = (tried: Tried, of: For): boolean =>
+  !isMixed(of.wish.goal) || shapeValue(tried, of) === 1;
 
 export const isCarried = (id: string, { carried }: DraftWish): boolean =>
   carried.some(({ exerciseId }) => exerciseId === id);

@@ -7,7 +7,7 @@ import type { ExerciseChoice, SessionChoice } from '../choices';
 import { compile } from '../compile';
 import { composeSession } from '../compose';
 import { doseOf } from '../dose';
-import { GOALS } from '../goals';
+import { GOALS, isMixed } from '../goals';
 import { proposedMovements, withMovements } from '../movements-for';
 import { type Bounds, withinBounds, withSetLess } from './bounds';
 import { fixAll } from './fix-all';
@@ -75,8 +75,7 @@ function shortlist(
   most: number,
   isPossible: (work: Work) => boolean,
 ): Work[] {
-  const { functional, exercises } = GOALS[wish.goal];
-  const isMixed = functional !== undefined && functional < exercises;
+  const oneGroup = isMixed(wish.goal);
   const groups = new Map<string, number>();
   const best: Work[] = [];
   const ranked = works
@@ -86,7 +85,7 @@ function shortlist(
     if (best.length >= most) break;
     // Of a goal with both, functional exercises are one group: they leave room for the muscles.
     const isFunctional = work.exercise.kind === 'functional';
-    const group = isFunctional && isMixed ? 'functional' : `${work.exercise.muscle} ${isFunctional}`;
+    const group = isFunctional && oneGroup ? 'functional' : `${work.exercise.muscle} ${isFunctional}`;
     const place = groups.get(group) ?? 0;
     const isLookedFor = namedOn(wish).includes(work.id) || isCarried(work.id, wish);
     if ((place >= MOST_OF_A_GROUP && !isLookedFor) || !isPossible(work)) continue;

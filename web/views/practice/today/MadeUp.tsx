@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { failureWords } from '../../../data/api';
-import { useRemoveMadeUp } from '../../../data/made-up';
+import { useErase } from '../../../data/corrections';
 import { useClient } from '../../../data/queries';
 import { Button } from '../../../parts/base/Button';
 import { FieldError } from '../../../parts/fields/Field';
@@ -14,15 +14,23 @@ export function MadeUp() {
 
 function Remove({ id }: { id: string }) {
   const { data: person } = useClient(id);
-  const remove = useRemoveMadeUp();
+  const erase = useErase(id);
   if (!person) return null;
   return (
     <div className="mt-4 flex flex-wrap items-center gap-3">
       <p className="text-[15px]">{t`${person.name} is made up.`}</p>
-      <Button disabled={remove.isPending} onClick={() => remove.mutate({ id, name: person.name })}>
+      <Button
+        disabled={erase.isPending}
+        onClick={() =>
+          erase.mutate(
+            { name: person.name, reason: t`Made up, to play with.` },
+            { onSuccess: () => madeUpPerson.set('') },
+          )
+        }
+      >
         {t`Remove them`}
       </Button>
-      {remove.error && <FieldError>{failureWords(remove.error)}</FieldError>}
+      {erase.error && <FieldError>{failureWords(erase.error)}</FieldError>}
     </div>
   );
 }
