@@ -33,6 +33,7 @@ import {
 } from '#core/screening';
 import { sessionEventSchema } from '#core/session';
 import { heavyWorkChoiceSchema, sideSchema } from '#core/strength';
+import { attachmentPartSchema, attachmentRowSchema } from './attachments';
 import { aboutSchema, NOTHING_KNOWN } from './client';
 import { RETRACTABLE } from './corrections';
 import { kitItemSchema, practiceSettingsSchema, roleSchema } from './practice';
@@ -262,6 +263,14 @@ export const ARCHIVE_ROWS = {
     notified: text,
     practitionerId: id,
     writtenAtMs: atMs,
+  }),
+  'visit-note': z.strictObject({ ...ofClient, writtenAtMs: atMs, words: text, practitionerId: id }),
+  attachment: z.strictObject({ ...ofClient, ...attachmentRowSchema, practitionerId: id }),
+  'attachment-part': z.strictObject({
+    id,
+    attachmentId: id,
+    place: z.number().int().min(0).max(100),
+    content: attachmentPartSchema,
   }),
   report: z.strictObject({ ...ofClient, content: reportSchema, practitionerId: id }),
   condition: z.strictObject({

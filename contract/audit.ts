@@ -72,6 +72,8 @@ export type AuditAction =
   | 'session-entered-later'
   | 'handover-kept'
   | 'handover-read'
+  | 'visit-note-kept'
+  | 'attached'
   | 'outcome-kept'
   | 'outcome-withdrawn'
   | 'comparison-begun'

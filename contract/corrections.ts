@@ -21,6 +21,8 @@ export const RETRACTABLE = [
   'strength-test',
   'heavy-work',
   'session',
+  'visit-note',
+  'attachment',
 ] as const;
 export type RetractableKind = (typeof RETRACTABLE)[number];
 
@@ -83,7 +85,9 @@ export type EntryContent =
   | { kind: 'quick-check'; limb: Limb; goneMmHg: number }
   | { kind: 'strength-test'; exerciseId: ExerciseId; side: Side; loadKg: number; reps: number }
   | { kind: 'heavy-work'; exerciseId: ExerciseId; side: Side; sets: number; loadKg: number; reps: number }
-  | { kind: 'session'; plan: string; state: 'running' | 'finished' };
+  | { kind: 'session'; plan: string; state: 'running' | 'finished' }
+  | { kind: 'visit-note'; words: string }
+  | { kind: 'attachment'; name: string };
 
 /** An entry of a record; struck through where it was retracted. */
 export type RecordEntry = {

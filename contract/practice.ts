@@ -9,6 +9,7 @@ import { type MeasureBook, measureIdSchema, measureSchema } from '#core/outcomes
 import { sessionChoiceSchema } from '#core/plan';
 import { CEILING_MMHG } from '#core/pressure';
 import { type Exercise, exerciseSchema, schoolIdSchema } from '#core/protocol';
+import { ownPlaceSchema } from '#core/quantity';
 import { RULES } from '#core/rules';
 import { stricterSchema } from '#core/screening';
 import { EFFORT_IN } from '#core/session';
@@ -59,6 +60,11 @@ export const practiceSettingsSchema = z.object({
   stricter: stricterSchema,
   /** Tolerated sessions on a rung before the next (rule PRO-5). */
   rungSessions: rungSessionsSchema.default({}),
+  /** Its places, each with a name, hours and an emergency number of its own; none where it has one. */
+  places: z
+    .array(ownPlaceSchema)
+    .max(20, msg('At most {maximum} places.', { maximum: 20 }))
+    .default([]),
   /** How effort is said: 0 to 10, or repetitions that were left (rule RUN-2). */
   effortIn: effortInSchema.default('of-ten'),
   /** In which order dates are written and typed. */

@@ -34,6 +34,8 @@ export type Course = {
     sign: SignId;
     adverse?: { what: string; done: string; outcome: string; notified: string };
   };
+  /** Notes of visits, with the place of the session from 0. */
+  notes?: { session: number; words: string }[];
   /** A marked strap in the place of a cuff, with the mark that feels right. */
   strap?: { strapId: string; mark: number };
   /** An operation of the first limb, so many days before the course begins: it climbs the ladder, rung by rung. */
@@ -190,6 +192,19 @@ export const COURSES: Course[] = [
     girthCm: 54,
     lopMmHg: 172,
     eightRepsKg: 22,
+    notes: [
+      {
+        session: 0,
+        words:
+          'Bruises easily, she says; her mother did too. No medicines. Cuff two fingers higher than usual.',
+      },
+      {
+        session: 4,
+        words:
+          'Bruise of 6 cm on the inner thigh, not tender, no swelling. Photograph attached.\nAgreed: cuff moved up, skin covered, looked at before every session.',
+      },
+      { session: 9, words: 'Nothing left of the bruise. Climbs the tide-gate stairs without the rail.' },
+    ],
     sign: {
       session: 4,
       sign: 'sharp-pain',
@@ -206,6 +221,7 @@ export const COURSES: Course[] = [
     ...leg,
     name: 'Osric Penhallow',
     story: 'Stone carver, strong on the right and not on the left.',
+    notes: [{ session: 2, words: 'Left heel lifts in the last set: foot on the wedge from now on.' }],
     girthCm: 56,
     lopMmHg: 180,
     eightRepsKg: 28,

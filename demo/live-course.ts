@@ -401,5 +401,13 @@ async function doSession(
       atMs: startedAtMs,
     });
   }
+  for (const [at, { words }] of (course.notes ?? []).filter(({ session }) => session === place).entries()) {
+    await post(`/clients/${record.id}/notes`, {
+      id: idOf(`note ${place} ${at}`),
+      atMs: startedAtMs,
+      words,
+      corrects: null,
+    });
+  }
   return get<ClientRecord>(`/clients/${record.id}`);
 }

@@ -18,6 +18,22 @@ export const PRACTICE = {
   publicAddress: '',
   stricter: [],
   rungSessions: {},
+  places: [
+    {
+      id: 'tidewater-lane',
+      kind: 'clinic',
+      name: 'Tidewater Lane',
+      hours: 'Mon–Fri 8–19',
+      emergencyPhone: '',
+    },
+    {
+      id: 'harbour-hall',
+      kind: 'gym',
+      name: 'Harbour hall',
+      hours: 'Mon–Sat 6–22',
+      emergencyPhone: '144',
+    },
+  ],
   effortIn: 'of-ten',
   dateOrder: 'day-month-year',
   arbitraryUpToMmHg: 170,

@@ -234,8 +234,8 @@ export async function startApi(lasts: 'test' | 'file' = 'test', copied?: Copied)
     clock,
     /** Every page that was printed, by its address. */
     printed,
-    /** The answer as it comes, to a text. */
-    raw: (method: string, path: string, text?: string, who: Who = 'clara') =>
+    /** The answer as it comes, to a text or a file. */
+    raw: (method: string, path: string, text?: string | Uint8Array<ArrayBuffer>, who: Who = 'clara') =>
       app.request(`/api${path}`, {
         method,
         headers: cookieOf(who),

@@ -26,6 +26,7 @@ import { answerProblem, notFound, Problem } from './problem';
 import { Requests } from './requests';
 import { accountRoutes } from './routes/accounts';
 import { archiveRoutes } from './routes/archive';
+import { attachmentRoutes } from './routes/attachments';
 import { auditRoutes } from './routes/audit';
 import { blockRoutes } from './routes/blocks';
 import { calendarRoutes } from './routes/calendar';
@@ -51,6 +52,7 @@ import { sessionAttemptRoutes } from './routes/session-attempts';
 import { sessionRoutes } from './routes/sessions';
 import { type DemoAccount, signInRoutes, signOutRoutes } from './routes/sign-in';
 import { tableRoutes } from './routes/tables';
+import { visitNoteRoutes } from './routes/visit-notes';
 import { forTheLog, troubleOf } from './trouble';
 
 export type AppOptions = {
@@ -104,6 +106,9 @@ const apiRoutes = (
     .route('/print', printRoutes)
     .route('/clock', clockRoutes(now, moveClock))
     .route('/practice', practiceRoutes)
+    // Before a person's own address: “notes” is no id.
+    .route('/clients', visitNoteRoutes)
+    .route('/clients', attachmentRoutes)
     .route('/clients', clientRoutes)
     .route('/clients', occlusionPressureRoutes)
     .route('/clients', prescriptionRoutes)

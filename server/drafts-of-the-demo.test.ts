@@ -14,7 +14,7 @@ import {
   type Plan,
 } from '#core/plan';
 import type { Rung } from '#core/protocol';
-import { LIMB_LABELS, type Limb, type Place } from '#core/quantity';
+import { LIMB_LABELS, type Limb, type PlaceKind, placesOf } from '#core/quantity';
 import { basisOf, isNewcomer } from '#core/record';
 import { inEnglish } from '#language/render';
 import { CUFFS, PRACTICE, STRAPS, WEIGHT_KITS } from '../demo/practice';
@@ -34,7 +34,7 @@ type Asked = {
   limbs?: Limb[];
   rung?: Rung;
   beforeLift?: string;
-  place?: Place;
+  place?: PlaceKind;
   withoutKit?: true;
 };
 
@@ -99,9 +99,12 @@ const exerciseLine = ({ label, limbs, load, sets, protocolLabel }: Plan['exercis
   return `${inEnglish(label)}: ${worn.join(' + ')}; ${inEnglish(protocolLabel)} ${work.join('/')}; ${resists}`;
 };
 
+const placeOf = (kind: PlaceKind) =>
+  placesOf([]).find((place) => place.kind === kind) ?? expect.unreachable();
+
 function lines(asked: Asked, limbs: Limb[], basis: Basis, newcomer: boolean): string[] {
   const there = asked.place
-    ? basisAt(basis, asked.withoutKit ? { ...KIT, weightKits: [] } : KIT, asked.place)
+    ? basisAt(basis, asked.withoutKit ? { ...KIT, weightKits: [] } : KIT, placeOf(asked.place))
     : basis;
   const wish: DraftWish = {
     goal: asked.goal,

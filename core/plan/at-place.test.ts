@@ -4,6 +4,7 @@ import { inEnglish } from '#language/render';
 import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
 import { msg } from '../message/message';
+import { type PlaceKind, placesOf } from '../quantity/place';
 import { atPlace } from './at-place';
 import { composeSession } from './compose';
 import { testBasis, testCuff, testExercise, testKit, testOcclusion } from './plan.fixture';
@@ -43,7 +44,14 @@ const session = {
   exercises: [testExercise()],
 };
 const { plan } = composeSession(session, basis);
-const at = (place: 'clinic' | 'gym' | 'home' | 'travelling') => atPlace(session, plan, basis, kit, place);
+const at = (kind: PlaceKind) =>
+  atPlace(
+    session,
+    plan,
+    basis,
+    kit,
+    placesOf([]).find((place) => place.kind === kind) ?? expect.unreachable(),
+  );
 
 describe('a session at another place', () => {
   it('changes nothing where all of its kit is', () => {

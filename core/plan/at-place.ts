@@ -3,7 +3,7 @@ import type { Strap } from '../kit/strap';
 import { LIMB_WEIGHT, type WeightKit } from '../load/weight-kit';
 import { type Message, msg } from '../message/message';
 import { LIMB_LABELS } from '../quantity/limb';
-import { isAt, PLACE_LABELS, type Place } from '../quantity/place';
+import { isAt, type Place } from '../quantity/place';
 import type { Basis } from './basis';
 import type { ExerciseChoice, SessionChoice } from './choices';
 import { composeSession } from './compose';
@@ -26,7 +26,7 @@ export type AtPlace = {
 
 /** What is on record as far as the kit of a place goes: what was measured and tightened with pieces that are there. */
 export function basisAt(basis: Basis, kit: Kit, place: Place): Basis {
-  const there = <T extends { id: string; places?: readonly Place[] | undefined }>(items: readonly T[]) =>
+  const there = <T extends { id: string; places?: readonly string[] | undefined }>(items: readonly T[]) =>
     items.filter((item) => isAt(item, place));
   const cuffs = there(kit.cuffs);
   const has = (items: readonly { id: string }[], id: string) => items.some((item) => item.id === id);
@@ -60,13 +60,14 @@ export function atPlace(session: SessionChoice, plan: Plan, basis: Basis, kit: K
     missing.push(
       msg('{label}: nothing {place} makes its load; it goes by the limb alone.', {
         label,
-        place: PLACE_LABELS[place],
+        place: place.label,
       }),
     );
     return { ...choice, load: { kind: 'unweighed' as const, with: LIMB_WEIGHT } };
   });
-  const now: SessionChoice = { ...solved.session, exercises };
-  const after = composeSession(now, there).plan;
+  const now: SessionChoice = { ...solved.session, exercises, place: place.id };
+  // That it is done there is not a change it brings.
+  const after = { ...composeSession(now, there).plan, place: plan.place };
   missing.push(...stale(exercises, there));
   return { session: now, changes: [...planChanges(plan, after), ...wornChanges(plan, after)], missing };
 }

@@ -13,6 +13,7 @@ import type { Library } from '../protocol/exercises';
 import type { WorkMode } from '../protocol/work-mode';
 import type { Day } from '../quantity/days';
 import type { Limb, LimbKind } from '../quantity/limb';
+import type { Place } from '../quantity/place';
 import type { BloodPressure } from '../screening/blood-pressure';
 import type { Limits } from '../screening/clearance';
 import type { StrengthFact } from '../strength/fact';
@@ -43,6 +44,8 @@ export type Basis = {
   tightness: readonly TightnessFact[];
   cuffs: readonly Cuff[];
   weightKits: readonly WeightKit[];
+  /** Where one can train. */
+  places: readonly Place[];
   library: Library;
   /** What the clearances in force limit (rule SCR-2). */
   limits: Limits;

@@ -5,7 +5,15 @@ import type { PlannedLoad } from './planned-load';
 import { type LimbTarget, primingCycles } from './target';
 
 /** The choices a plan was made from, so that it can be composed again from what is on record now (rule START-1). */
-export const choicesOf = ({ goal, schoolId, exercises, rungs, sitting, deload }: Plan): SessionChoice => ({
+export const choicesOf = ({
+  goal,
+  schoolId,
+  exercises,
+  rungs,
+  sitting,
+  deload,
+  place,
+}: Plan): SessionChoice => ({
   goal,
   schoolId,
   exercises: exercises.map(exerciseChoiceOf),
@@ -23,6 +31,7 @@ export const choicesOf = ({ goal, schoolId, exercises, rungs, sitting, deload }:
     : {}),
   ...(sitting ? { sitting } : {}),
   ...(deload ? { deload } : {}),
+  ...(place ? { place: place.id } : {}),
 });
 
 function limbChoiceOf(target: LimbTarget): LimbChoice {

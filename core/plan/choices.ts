@@ -133,6 +133,8 @@ export const sessionChoiceSchema = z.object({
   sitting: sittingSchema.optional(),
   /** Weeks with fewer sets; not there where there are none (rule CRS-5). */
   deload: deloadSchema.optional(),
+  /** The id of the place where it is done; not there where that is open. */
+  place: z.string().min(1).max(80).optional(),
 });
 export type SessionChoice = z.infer<typeof sessionChoiceSchema>;
 

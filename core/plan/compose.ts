@@ -22,6 +22,7 @@ import { roundDownToDivision } from '../quantity/rounding';
 import { type ServingTest, serve, sideOf } from '../strength/in-force';
 import type { Basis, Resolved } from './basis';
 import { checkExercise } from './check-exercise';
+import { checkPlace } from './check-place';
 import { checkSession } from './check-session';
 import { checkTimeline } from './check-timeline';
 import { atShare, type ExerciseChoice, type SessionChoice } from './choices';
@@ -64,6 +65,7 @@ export function unlessUnknown<Made, Otherwise>(compose: () => Made, otherwise: O
  */
 export function composeSession(session: SessionChoice, basis: Basis): Composed {
   const resolved = session.exercises.map((choice, place) => resolve(choice, place, basis));
+  const place = basis.places.find(({ id }) => id === session.place);
   const plan: Plan = {
     version: PLAN_VERSION,
     goal: session.goal,
@@ -72,6 +74,7 @@ export function composeSession(session: SessionChoice, basis: Basis): Composed {
     ...(session.rungs ? { rungs: composeRungs(session.rungs, session, basis) } : {}),
     ...(session.sitting ? { sitting: session.sitting } : {}),
     ...(session.deload ? { deload: session.deload } : {}),
+    ...(place ? { place } : {}),
   };
   const findings = [
     ...resolved.flatMap((one, exerciseIndex) =>
@@ -79,6 +82,7 @@ export function composeSession(session: SessionChoice, basis: Basis): Composed {
     ),
     ...checkSession(resolved, plan, basis),
     ...checkTimeline(compile(plan), plan),
+    ...checkPlace(resolved, session, basis),
   ];
   return { plan, loads: resolved.map(({ load }) => load), findings };
 }

@@ -50,8 +50,11 @@ export function planChanges(signed: Plan, after: Plan): Message[] {
     ...exercises,
     ...rungChanges(before, after),
     ...changed((values) => msg('Adjuncts: {was} → {is}.', values), sittingText(before), sittingText(after)),
+    ...changed((values) => msg('Place: {was} → {is}.', values), placeText(before), placeText(after)),
   ];
 }
+
+const placeText = ({ place }: Plan): Text => place?.label ?? msg('anywhere');
 
 /** Rungs whose work is signed ahead, added or left out, or with other exercises (rule PRO-5). */
 function rungChanges(before: Plan, after: Plan): Message[] {

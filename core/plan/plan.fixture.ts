@@ -7,6 +7,7 @@ import type { ProtocolId } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import type { TempoId } from '../protocol/tempo';
 import type { Limb, Position } from '../quantity/limb';
+import { placesOf } from '../quantity/place';
 import { MS_PER_DAY } from '../quantity/units';
 import { NO_LIMITS } from '../screening/clearance.fixture';
 import type { StrengthFact } from '../strength/fact';
@@ -81,6 +82,7 @@ export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   strengthTests: [testStrength()],
   nowMs: 0,
   today: Math.floor((changes.nowMs ?? 0) / MS_PER_DAY),
+  places: placesOf([]),
   arbitraryUpToMmHg: null,
   fits: [],
   tightness: [],

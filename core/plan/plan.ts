@@ -10,6 +10,7 @@ import type { SchoolId } from '../protocol/schools';
 import type { Tempo, TempoId } from '../protocol/tempo';
 import type { WorkMode } from '../protocol/work-mode';
 import { limbsWords, type Position } from '../quantity/limb';
+import type { Place } from '../quantity/place';
 import type { GoalId } from './goals';
 import type { Lighter } from './lighter-schema';
 import type { Move } from './move';
@@ -78,6 +79,8 @@ export type Plan = {
   deload?: Deload | undefined;
   /** Of a session: what the course made of that day; not there where nothing moved. */
   course?: CourseOfDay | undefined;
+  /** Where it is done; not there where that is open. */
+  place?: Place | undefined;
 };
 
 /** What an exercise of a plan is called, with its limbs where another has the same name. */

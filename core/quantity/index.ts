@@ -20,7 +20,16 @@ export {
   SIDE_NAMES,
 } from './limb';
 export { newest } from './newest';
-export { PLACE_IDS, PLACE_LABELS, type Place } from './place';
+export {
+  isBound,
+  type OwnPlace,
+  ownPlaceSchema,
+  PLACE_KINDS,
+  PLACE_LABELS,
+  type Place,
+  type PlaceKind,
+  placesOf,
+} from './place';
 export { roundDownToDivision } from './rounding';
 export {
   cmToIn,

@@ -5,6 +5,7 @@ import type { LadderRung } from '../protocol/exercise';
 import { libraryOf } from '../protocol/exercises';
 import { dayAt } from '../quantity/days';
 import { LIMBS, type Limb, type LimbKind, limbKind, limbKindSchema } from '../quantity/limb';
+import { placesOf } from '../quantity/place';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords } from './age-words';
 import { isFrom65 } from './conditions-in-force';
@@ -33,6 +34,7 @@ export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, now
   tightness: facts.tightness,
   cuffs: kit.cuffs,
   weightKits: kit.weightKits,
+  places: placesOf(facts.places),
   library: libraryOf(facts.ownExercises),
   limits: limitsInForce(facts, nowMs),
   due: dueNow(facts, nowMs),

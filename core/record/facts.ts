@@ -14,6 +14,7 @@ import type { MeasureBook, MeasureId } from '../outcomes/measures';
 import type { Plan } from '../plan/plan';
 import { EXERCISES, type ExerciseId, type Library } from '../protocol/exercises';
 import type { Limb } from '../quantity/limb';
+import type { OwnPlace } from '../quantity/place';
 import { type DisplayUnits, MS_PER_DAY } from '../quantity/units';
 import type { SessionSummary } from '../review/summary';
 import type { RuleId } from '../rules/catalogue';
@@ -116,6 +117,8 @@ export type ClientFacts = {
   arbitraryUpToMmHg: number | null;
   /** Tolerated sessions the practice asks for on each rung (rule PRO-5). */
   rungSessions: RungSessions;
+  /** Places of the practice. */
+  places: readonly OwnPlace[];
   /** Exercises the practice has added or changed. */
   ownExercises: Library;
   /** Measures the practice has added or says otherwise. */

@@ -58,6 +58,7 @@ export const strangerFacts: ClientFacts = {
   stricter: [],
   arbitraryUpToMmHg: null,
   rungSessions: {},
+  places: [],
   ownExercises: {},
   ownMeasures: {},
   comparisons: [],

@@ -33,5 +33,6 @@ export const MIGRATION_NAMES = [
   '031-retention',
   '032-courses-as-signed',
   '033-floor',
+  '034-notes-and-attachments',
 ] as const;
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -33,6 +33,7 @@ import { PlainNames } from './migrations/030-plain-names';
 import { Retention } from './migrations/031-retention';
 import { CoursesAsSigned } from './migrations/032-courses-as-signed';
 import { Floor } from './migrations/033-floor';
+import { NotesAndAttachments } from './migrations/034-notes-and-attachments';
 
 const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Migration>) => Migration> = {
   '001-first-tables': FirstTables,
@@ -68,6 +69,7 @@ const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Mi
   '031-retention': Retention,
   '032-courses-as-signed': CoursesAsSigned,
   '033-floor': Floor,
+  '034-notes-and-attachments': NotesAndAttachments,
 };
 
 /** Every migration, in order. */

@@ -96,6 +96,7 @@ export function readFacts(
       stricter: practice.stricter,
       arbitraryUpToMmHg: practice.arbitraryUpToMmHg,
       rungSessions: practice.rungSessions,
+      places: practice.places,
       ownExercises: practice.ownExercises,
       ownMeasures: practice.ownMeasures,
       zoneOffsetMs: practice.zoneOffsetMs,

@@ -17,6 +17,7 @@ export type PracticeFacts = Pick<
   | 'stricter'
   | 'arbitraryUpToMmHg'
   | 'rungSessions'
+  | 'places'
   | 'ownExercises'
   | 'ownMeasures'
   | 'zoneOffsetMs'
@@ -32,6 +33,7 @@ export function readPracticeFacts(prepare: Prepare, nowMs: number): PracticeFact
     'stricter',
     'arbitraryUpToMmHg',
     'rungSessions',
+    'places',
   ]);
   const people = findRows(prepare, practitionerRecord, 'all', ['id', 'role']);
   return {
@@ -39,6 +41,7 @@ export function readPracticeFacts(prepare: Prepare, nowMs: number): PracticeFact
     stricter: settings?.stricter ?? [],
     arbitraryUpToMmHg: settings?.arbitraryUpToMmHg ?? null,
     rungSessions: settings?.rungSessions ?? {},
+    places: settings?.places ?? [],
     ownExercises: ownExercisesInUse(prepare),
     ownMeasures: ownMeasures(prepare),
     zoneOffsetMs: -new Date(nowMs).getTimezoneOffset() * MS_PER_MINUTE,

@@ -2,6 +2,7 @@ import { p } from '@mikro-orm/core';
 import type { PracticeSettings } from '#contract/practice';
 import type { RungSessions } from '#core/course';
 import type { SchoolId } from '#core/protocol';
+import type { OwnPlace } from '#core/quantity';
 import { RULES } from '#core/rules';
 import type { BloodPressure, Stricter } from '#core/screening';
 import type { Prepare } from '../db/dialect/connection';
@@ -32,6 +33,7 @@ export const practiceRecord = defineRecord({
     dateOrder: p.string().$type<PracticeSettings['dateOrder']>().default('day-month-year'),
     stricter: p.json().$type<Stricter>(),
     rungSessions: p.json().$type<RungSessions>().default('{}'),
+    places: p.json().$type<OwnPlace[]>().default('[]'),
     /** How far a demonstration's clock was moved on. */
     clockAheadMs: p.bigint('number').default(0),
   },

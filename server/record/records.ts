@@ -1,5 +1,6 @@
 import { accountRecord } from './account';
 import { adverseEventRecord } from './adverse-event';
+import { attachmentPartRecord, attachmentRecord } from './attachment';
 import { auditRecord } from './audit';
 import { blockRecord } from './block';
 import { calendarFeedRecord } from './calendar-feed';
@@ -44,6 +45,7 @@ import { strengthTestRecord } from './strength-test';
 import { templateRecord } from './template';
 import { tightnessRecord } from './tightness';
 import { trialRecord } from './trial';
+import { visitNoteRecord } from './visit-note';
 
 /** Every kind of record; each is defined once, in a file of its own. */
 export const RECORDS = [
@@ -77,6 +79,9 @@ export const RECORDS = [
   outcomeRecord,
   comparisonRecord,
   adverseEventRecord,
+  visitNoteRecord,
+  attachmentRecord,
+  attachmentPartRecord,
   handoverRecord,
   dayNoteRecord,
   reportRecord,

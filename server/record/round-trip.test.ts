@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it, onTestFinished } from 'vitest';
+import { ATTACHED_TYPES } from '#contract/attachments';
 import { openDatabase } from '../db/database';
 import { inTransaction, type Prepare, withStatements } from '../db/dialect/connection';
 import { ARCHIVED, fromDatabase, ofOneClient } from './archived';
@@ -52,6 +53,7 @@ const MEETS: Record<string, (seed: number) => unknown> = {
   'session.logLine': () => null,
   'tightness.felt': (seed) => seed % 11,
   'lop.pressureMmHg': (seed) => 20 + (seed % 281),
+  'attachment.mediaType': (seed) => ATTACHED_TYPES[seed % ATTACHED_TYPES.length],
 };
 
 /** A row with values that mean nothing, of a client, drawn by a seed. */

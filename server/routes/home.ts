@@ -98,13 +98,14 @@ async function sheetOf(em: EntityManager, link: KeptLink, nowMs: number): Promis
   if (!coursePlan || !prescription) throw isOver();
   const practice = await em.findOneOrFail(practiceRecord.entity, { id: 'practice' });
   const { plan, held } = await openingAtHome(em, client, prescription, nowMs);
+  const { place } = prescription.plan;
   return {
     nowMs,
     untilMs: link.untilMs,
     practice: {
       name: practice.name,
       phone: practice.phone,
-      emergencyPhone: practice.emergencyPhone,
+      emergencyPhone: place?.emergencyPhone || practice.emergencyPhone,
       writing: writingOf(practice),
     },
     planName: coursePlan.name,

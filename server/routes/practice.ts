@@ -3,10 +3,12 @@ import { type Context, Hono } from 'hono';
 import { type RespondersView, respondersOfSchema, type SurveillanceView } from '#contract/outcomes';
 import {
   CLINICIANS_KIT,
+  type Kit,
   type KitList,
   kitItemSchema,
   ownExerciseSchema,
   ownMeasureSchema,
+  type PracticeSettings,
   type PracticeView,
   practiceSettingsSchema,
   retireKitSchema,
@@ -14,10 +16,11 @@ import {
   templateSchema,
 } from '#contract/practice';
 import { mayDo } from '#core/access';
-import { type Message, msg, type Text } from '#core/message';
+import { list, type Message, msg, type Text } from '#core/message';
 import { changesFigures, MEASURES, type Measure, type MeasureId, measureBook } from '#core/outcomes';
 import { readSessionChoice, whyForClinicians } from '#core/plan';
 import { EXERCISES } from '#core/protocol';
+import type { OwnPlace } from '#core/quantity';
 import { requirePermission } from '../access/practitioner';
 import type { Env } from '../context';
 import { readWeek } from '../db/client-facts';
@@ -66,9 +69,10 @@ export const practiceRoutes = new Hono<Env>()
 
   .post('/settings', body(practiceSettingsSchema), async (c) => {
     const settings = c.req.valid('json');
-    const { arbitraryUpToMmHg } = await c.var.em.findOneOrFail(practiceRecord.entity, { id: 'practice' });
-    if (settings.arbitraryUpToMmHg !== (arbitraryUpToMmHg ?? null))
+    const before = await c.var.em.findOneOrFail(practiceRecord.entity, { id: 'practice' });
+    if (settings.arbitraryUpToMmHg !== (before.arbitraryUpToMmHg ?? null))
       requirePermission(c.var.practitioner, 'allow-arbitrary');
+    refuseKitWithoutPlace(await readKit(c.var.em), settings, before.places);
     await withAudit(c, { action: 'settings-changed', subject: 'practice', detail: settings }, (prepare) =>
       changeRows(prepare, practiceRecord, { id: 'practice' }, settings),
     );
@@ -236,4 +240,29 @@ async function readPractice({ var: { em: shared, print } }: Context<Env>): Promi
     }),
     ...(await readKit(em)),
   };
+}
+
+/** A place that kit is at is not removed: the kit would be nowhere. */
+function refuseKitWithoutPlace(
+  { cuffs, pumps, weightKits, straps }: Kit,
+  { places }: PracticeSettings,
+  before: readonly OwnPlace[],
+): void {
+  const gone = before.filter(({ id }) => !places.some((place) => place.id === id));
+  const there = [...cuffs, ...pumps, ...weightKits, ...straps].filter((item) =>
+    gone.some(({ id }) => item.places?.includes(id)),
+  );
+  if (there.length === 0) return;
+  throw refusedField(
+    msg('Kit is there'),
+    'places',
+    'LOAD-4',
+    msg('Still there: {kit}.', {
+      kit: list(
+        there.map(({ label }) => label),
+        ', ',
+      ),
+    }),
+    msg('Say of each where it is now; then remove the place.'),
+  );
 }

@@ -153,6 +153,7 @@ function keepPractice(
     keepYears: null,
     stricter: [],
     rungSessions: {},
+    places: [],
   });
   for (const { list, item, label } of STARTING_KIT) {
     if (!kitIds.includes(item.id)) continue;

@@ -18,8 +18,8 @@ interface RecordsShape extends DBSchema {
 }
 
 // Of another name where records have another shape than in the release before: those it kept could not be read.
-const NAME = 'nervato-records-2';
-const BEFORE = 'nervato-records';
+const NAME = 'nervato-records-3';
+const BEFORE = ['nervato-records', 'nervato-records-2'];
 
 const open = () =>
   openDB<RecordsShape>(NAME, 1, {
@@ -86,9 +86,9 @@ export async function leaveNothing(state: SignInState['state']): Promise<void> {
   if (state === 'signed-out') await clearRecords();
 }
 
-/** What releases before kept: at first as it was, in a cache of their own, then in another shape. */
+/** What releases before kept: at first as it was, in a cache of their own, then in other shapes. */
 export const clearOldCache = async (): Promise<void> => {
   // It goes once no page of that release is open; nothing waits for that.
-  void deleteDB(BEFORE);
+  for (const name of BEFORE) void deleteDB(name);
   await globalThis.caches?.delete('records');
 };

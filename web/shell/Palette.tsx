@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useQueryClient } from '@tanstack/react-query';
 import { Command } from 'cmdk';
-import { useEffect, useState } from 'react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { GOALS, type GoalId, goalIdSchema } from '#core/plan';
@@ -10,6 +10,7 @@ import { LINK_IDS, LINK_LABELS } from '#core/record';
 import { KEYS } from '../data/keys';
 import { usePeople } from '../data/people';
 import { usePractice } from '../data/queries';
+import { useFoundNotes } from '../data/visit-notes';
 import { inSentence, translate } from '../language/translate';
 import { KeyHint } from '../parts/base/Button';
 import { BEHIND } from '../parts/base/Panel';
@@ -36,7 +37,7 @@ const PAGES = [
   {
     path: 'record',
     words: t`Record`,
-    keywords: t`correct, retract, mistake, merge, forget, rename, archive`,
+    keywords: t`note, letter, attach, document, photo, pdf, signed consent, correct, retract, mistake, merge, forget, rename, archive`,
   },
   { path: 'explain', words: t`What it is and feels like`, keywords: t`consent, risks, questions, faq` },
   { path: 'sheet/person', words: t`Sheet to take home`, keywords: t`print, handout, homework, pdf` },
@@ -107,6 +108,7 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
   const library = libraryOf(usePractice().data?.ownExercises ?? {});
   const exercises =
     search.trim().length < 3 ? [] : searchExercises(search, library).ids.slice(0, MOST_EXERCISES);
+  const notes = useFoundNotes(useDeferredValue(search.trim()));
   const nameOf = (id: string): string => translate(library[id]?.label) ?? '';
   const hurry = useHaste(isSettled, () => {
     // Where no person has that name it was an action.
@@ -208,6 +210,18 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
             onSelect={then(() => navigate(`/exercises?find=${encodeURIComponent(nameOf(id))}`))}
           >
             {t`Exercise: ${nameOf(id)}`}
+          </Command.Item>
+        ))}
+        {notes.map(({ id, client, words }) => (
+          <Command.Item
+            key={`note ${id}`}
+            className={row}
+            value={`note ${id} ${search}`}
+            onSelect={then(() =>
+              navigate(`/people/${client.id}/record?find=${encodeURIComponent(search.trim())}`),
+            )}
+          >
+            {t`Note, ${client.name}: ${words}`}
           </Command.Item>
         ))}
         {PLACES.map(({ to, label, words, letter }) => (

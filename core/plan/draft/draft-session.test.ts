@@ -11,7 +11,7 @@ import { EXERCISES } from '../../protocol/exercises';
 import { schoolIdSchema } from '../../protocol/schools';
 import { workModeSchema } from '../../protocol/work-mode';
 import { LIMBS, limbSchema, positionSchema } from '../../quantity/limb';
-import { PLACE_IDS } from '../../quantity/place';
+import { PLACE_KINDS } from '../../quantity/place';
 import { carryOver, loweredTo } from '../../review/carry-over';
 import { whyNotChange } from '../../review/change';
 import { nextSession } from '../../review/next-session';
@@ -328,7 +328,7 @@ describe('any draft for any valid person', () => {
     together: fc.boolean(),
     rung: fc.constantFrom(...rungSchema.options),
     newcomer: fc.boolean(),
-    place: fc.option(fc.constantFrom(...PLACE_IDS), { nil: undefined }),
+    place: fc.option(fc.constantFrom(...PLACE_KINDS), { nil: undefined }),
     beforeLift: fc.option(fc.constantFrom('bar-squat', 'deadlift', 'bench-press'), { nil: undefined }),
   });
   const reviewed = fc.array(

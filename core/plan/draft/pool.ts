@@ -2,7 +2,6 @@ import { type Message, msg } from '../../message/message';
 import { type Exercise, isWeighed, needsKilograms } from '../../protocol/exercise';
 import type { ExerciseId } from '../../protocol/exercises';
 import { limbKind } from '../../quantity/limb';
-import type { Place } from '../../quantity/place';
 import type { Basis } from '../basis';
 import { GOALS, RUNG_EXERCISES, RUNG_NAMES } from '../goals';
 import { rangesCrossed, rungPassed } from '../letter-work';
@@ -60,8 +59,7 @@ const CONDITIONS: readonly Condition[] = [
     lead: () => [{ to: 'both-limbs' }],
   },
   {
-    meets: ([, { equipment }], { place }) =>
-      equipment !== 'machine' || place === undefined || hasMachines(place),
+    meets: ([, { equipment }], wish, basis) => equipment !== 'machine' || hasMachines(wish, basis),
     nothing: () => msg('All that fits needs a machine, and there is none: choose another place.'),
     lead: () => [{ to: 'any-place' }],
   },
@@ -77,7 +75,11 @@ const CONDITIONS: readonly Condition[] = [
   },
 ];
 
-const hasMachines = (place: Place): boolean => place === 'clinic' || place === 'gym';
+/** Whether there is a machine where it is done. */
+function hasMachines({ place }: DraftWish, { places }: Basis): boolean {
+  const kind = places.find(({ id }) => id === place)?.kind;
+  return kind === undefined || kind === 'clinic' || kind === 'gym';
+}
 
 /**
  * The exercises that may be drafted for a wish: of its kind of work, allowed by the letters, with the kit that is there, and possible

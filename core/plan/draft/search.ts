@@ -148,10 +148,17 @@ const asMade = (tried: Tried, { exercises }: SessionChoice): Tried => withChoice
 
 /** The session of works as it can be signed: remedies applied, movements added, exactly within its bounds; or why it cannot. */
 function madeOf(tried: Tried, { wish, basis }: For, bounds: Bounds | null): SessionChoice | Message {
-  const { goal, schoolId } = wish;
+  const { goal, schoolId, place } = wish;
   const { sitting } = GOALS[goal];
   const exercises = tried.flatMap(({ choices }) => choices);
-  const steady = fixAll({ goal, schoolId, exercises, ...(sitting ? { sitting: [...sitting] } : {}) }, basis);
+  const steady = fixAll(
+    {
+      ...{ goal, schoolId, exercises },
+      ...(sitting ? { sitting: [...sitting] } : {}),
+      ...(place === undefined ? {} : { place }),
+    },
+    basis,
+  );
   if (isMessage(steady)) return steady;
   const moving = steady.exercises.map((choice) =>
     withMovements(choice, proposedMovements(choice, goal, { schoolId, basis }), basis),

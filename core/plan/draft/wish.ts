@@ -5,7 +5,6 @@ import type { Intensity } from '../../protocol/intensity';
 import type { ProtocolId } from '../../protocol/protocols';
 import type { SchoolId } from '../../protocol/schools';
 import type { Limb } from '../../quantity/limb';
-import type { Place } from '../../quantity/place';
 import type { SessionChoice, SetChoice } from '../choices';
 import type { GoalId } from '../goals';
 import type { Judged } from './judged';
@@ -38,8 +37,8 @@ export type DraftWish = {
   newcomer: boolean;
   /** Isolated exercises only, as in the first month (rule PRO-6). */
   isolatedOnly: boolean;
-  /** Where it is done; not there where that is open. What is on record is of that place already (`basisAt`). */
-  place?: Place | undefined;
+  /** The id of the place where it is done; not there where that is open. What is on record is of that place already (`basisAt`). */
+  place?: string | undefined;
   /** The lift that a warm-up is before; not there where none is named. */
   beforeLift?: ExerciseId | undefined;
   /** What the last session carries over, by exercise and limbs, once its review is accepted. */

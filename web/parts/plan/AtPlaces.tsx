@@ -2,16 +2,14 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useMemo, useState } from 'react';
 import { type AtPlace, atPlace, type Basis, type Plan, type SessionChoice } from '#core/plan';
-import { PLACE_IDS, PLACE_LABELS, type Place } from '#core/quantity';
+import { isBound } from '#core/quantity';
 import { usePractice } from '../../data/queries';
+import { usePlaces } from '../../data/use-places';
 import { translate } from '../../language/translate';
 import { Button } from '../base/Button';
 import { WordMenu } from '../base/WordMenu';
 
-const OPTIONS: { value: Place | 'anywhere'; label: string }[] = [
-  { value: 'anywhere', label: t`with all kit` },
-  ...PLACE_IDS.map((value) => ({ value, label: translate(PLACE_LABELS[value]) })),
-];
+const ANYWHERE = 'anywhere';
 
 /** What another place changes of a session: loads and cuffs worked out again with what is there, and what is stale or missing. */
 export function AtPlaces({
@@ -27,30 +25,55 @@ export function AtPlaces({
   take?: (session: SessionChoice) => void;
 }) {
   const { data: practice } = usePractice();
-  const [place, setPlace] = useState<Place | 'anywhere'>('anywhere');
+  const places = usePlaces();
+  const [chosen, choose] = useState(session.place ?? ANYWHERE);
+  const place = places.find(({ id }) => id === chosen);
   const there = useMemo(
-    () => (place === 'anywhere' || !practice ? null : atPlace(session, plan, basis, practice, place)),
+    () => (place && practice ? atPlace(session, plan, basis, practice, place) : null),
     [session, plan, basis, practice, place],
   );
   // Where all kit is everywhere, nothing changes anywhere.
-  const isKept = practice && [...practice.cuffs, ...practice.weightKits, ...practice.straps].some(hasPlaces);
+  const isKept =
+    places.some(({ id, kind }) => id !== kind) ||
+    (practice && [...practice.cuffs, ...practice.weightKits, ...practice.straps].some(isBound));
   if (!isKept) return null;
   return (
     <section aria-label={t`Another place`} className="text-[15px]">
       <p>
         <Trans>
-          Worked out <WordMenu label={t`Place`} value={place} onChange={setPlace} options={OPTIONS} />.
+          Worked out{' '}
+          <WordMenu
+            label={t`Place`}
+            value={place ? chosen : ANYWHERE}
+            onChange={choose}
+            options={[
+              { value: ANYWHERE, label: t`with all kit` },
+              ...places.map(({ id, label }) => ({ value: id, label: translate(label) })),
+            ]}
+          />
+          .
         </Trans>
       </p>
-      {there && <There there={there} take={take} />}
+      {there && <There there={there} isPlans={session.place === place?.id} take={take} />}
+      {!place && session.place !== undefined && take && (
+        <Button onClick={() => take(withoutPlace(session))}>{t`It may be done anywhere`}</Button>
+      )}
     </section>
   );
 }
 
-const hasPlaces = ({ places }: { places?: readonly Place[] | undefined }): boolean =>
-  (places ?? []).length > 0;
+const withoutPlace = ({ place: _, ...session }: SessionChoice): SessionChoice => session;
 
-function There({ there, take }: { there: AtPlace; take: ((session: SessionChoice) => void) | undefined }) {
+function There({
+  there,
+  isPlans,
+  take,
+}: {
+  there: AtPlace;
+  /** Whether it is the place of the plan already. */
+  isPlans: boolean;
+  take: ((session: SessionChoice) => void) | undefined;
+}) {
   const { session, changes, missing } = there;
   return (
     <div role="status" className="mt-1 max-w-3xl space-y-1">
@@ -65,8 +88,10 @@ function There({ there, take }: { there: AtPlace; take: ((session: SessionChoice
         ))}
         {changes.length === 0 && missing.length === 0 && <li>{t`Nothing changes there.`}</li>}
       </ul>
-      {take && session && changes.length > 0 && (
-        <Button onClick={() => take(session)}>{t`Change it to that`}</Button>
+      {take && session && (changes.length > 0 || !isPlans) && (
+        <Button onClick={() => take(session)}>
+          {changes.length > 0 ? t`Change it to that` : t`It is done there`}
+        </Button>
       )}
     </div>
   );

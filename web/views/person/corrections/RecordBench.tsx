@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { RecordEntry, Unsettled } from '#contract/corrections';
 import { LINK_LABELS } from '#core/record';
@@ -14,18 +14,27 @@ import { Why } from '../../../parts/base/Why';
 import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { BenchHeading } from '../../../parts/plan/Bench';
+import { Attachments } from '../../../parts/record/Attachments';
 import { dayAndTime } from '../../../words/format';
 import { useUnits } from '../../../words/units';
 import { AboutPerson } from './AboutPerson';
 import { entryWords } from './entry-words';
+import { VisitNotes } from './VisitNotes';
 
 /** What is on a record, and corrections of it: nothing is hidden, what was wrong stays struck through with its reason. */
 export function RecordBench({ client }: { client: ClientRecord }) {
   return (
     <div className="max-w-5xl space-y-8">
       <BenchHeading title={t`Record`}>
-        {t`All its entries; what was wrong is struck through, with why.`}
+        {t`Notes, attachments, and all its entries; what was wrong is struck through, with why.`}
       </BenchHeading>
+      <VisitNotes clientId={client.id} search={useSearchParams()[0].get('find') ?? ''} />
+      <section aria-labelledby="attachments">
+        <h2 id="attachments" className="text-xl font-semibold">
+          {t`Attachments`}
+        </h2>
+        <Attachments clientId={client.id} about="person" attach={t`Attach a letter or a picture`} />
+      </section>
       <AboutPerson client={client} />
       <Entries client={client} />
     </div>
@@ -123,7 +132,7 @@ function Entry({
     <div className="grid gap-x-6 sm:grid-cols-[10.5rem_1fr_auto]">
       <span className="figures text-[14px]">{dayAndTime(atMs)}</span>
       <span>
-        {retracted ? <s className="text-quiet">{words}</s> : words}
+        <span className="line-clamp-3">{retracted ? <s className="text-quiet">{words}</s> : words}</span>
         {retracted && (
           <span className="block text-[14px]">
             {t`Retracted by ${retracted.by}, ${dayAndTime(retracted.atMs)}: ${retracted.reason}`}

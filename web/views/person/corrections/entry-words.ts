@@ -47,6 +47,10 @@ export function entryWords(
       return t`Heavy work: ${heavyWorkWords(facts, content, mass)}`;
     case 'session':
       return SESSIONS[content.state](content.plan);
+    case 'visit-note':
+      return t`Note: ${content.words}`;
+    case 'attachment':
+      return t`Attachment: ${content.name}`;
   }
 }
 

@@ -22,9 +22,11 @@ import { OcclusionStrip } from '../../../parts/drawing/OcclusionStrip';
 import { SessionEffort } from '../../../parts/live/SessionEffort';
 import { AdjunctNotes } from '../../../parts/record/AdjunctNotes';
 import { AdverseEvents } from '../../../parts/record/AdverseEvents';
+import { Attachments } from '../../../parts/record/Attachments';
 import { BloodPressureInWork } from '../../../parts/record/BloodPressureInWork';
 import { FollowUpForm } from '../../../parts/record/FollowUpForm';
 import { LeaveNote } from '../../../parts/record/HandoverNotes';
+import { VisitNoteForm } from '../../../parts/record/VisitNoteForm';
 import { NextTime } from '../../../parts/review/NextTime';
 import { clock, dayAndTime, plain } from '../../../words/format';
 import { shareOfMax } from '../../../words/share-of-max';
@@ -122,6 +124,13 @@ export function RecordView({ session }: { session: LiveSession }) {
       {state.finishedAtMs !== null && <WayOn clientId={view.clientId} />}
       <SessionEffort state={state} act={act} />
       <div className="max-w-xl print:hidden">
+        <VisitNoteForm clientId={view.clientId} atMs={state.startedAtMs ?? view.openedAtMs} />
+        <Attachments
+          clientId={view.clientId}
+          about="session"
+          aboutId={view.id}
+          attach={t`Attach a photographed sheet`}
+        />
         <LeaveNote clientId={view.clientId} label={t`For the next shift`} />
       </div>
       <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />

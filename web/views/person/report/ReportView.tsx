@@ -30,6 +30,7 @@ import { Only } from '../../../parts/base/Only';
 import { Reading } from '../../../parts/base/Reading';
 import { Choice } from '../../../parts/fields/Choice';
 import { FieldError } from '../../../parts/fields/Field';
+import { LongField } from '../../../parts/fields/LongField';
 import { Picker } from '../../../parts/fields/Picker';
 import { Ticks } from '../../../parts/fields/Ticks';
 import { ForPaper } from '../../../parts/paper/ForPaper';
@@ -138,16 +139,14 @@ function Writing({
         {!shown && (
           <div className="flex flex-wrap items-start gap-x-8 gap-y-2">
             <Ticks label={t`Sections`} options={SECTIONS} chosen={sections} onChange={setSections} />
-            <label className="min-w-64 flex-1">
-              <span className="text-[15px] font-semibold">{t`Your own words, and the recipient`}</span>
-              <textarea
-                value={letter}
-                maxLength={2000}
-                rows={2}
-                onChange={(event) => setLetter(event.target.value)}
-                className="mt-1 block w-full rounded-sm border border-ink/40 bg-paper px-3 py-2"
-              />
-            </label>
+            <LongField
+              className="min-w-64 flex-1"
+              label={t`Your own words, and the recipient`}
+              value={letter}
+              maxLength={2000}
+              rows={2}
+              onChange={(event) => setLetter(event.target.value)}
+            />
           </div>
         )}
       </nav>

@@ -19,6 +19,7 @@ import { translate } from '../../../language/translate';
 import { ExerciseFigure } from '../../../parts/drawing/ExerciseFigure';
 import { OcclusionStrip } from '../../../parts/drawing/OcclusionStrip';
 import { PaperHead } from '../../../parts/paper/PaperHead';
+import { PlaceLine } from '../../../parts/plan/PlaceLine';
 import { amountWords, restWords, stepsWords } from '../../../parts/plan/PlanSummary';
 import { SittingWords } from '../../../parts/plan/SittingWords';
 import { clock, dayAndTime, plain } from '../../../words/format';
@@ -43,6 +44,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
         }
       />
       {overrideReason && <p className="notched py-1">{t`Guard passed: ${overrideReason}`}</p>}
+      <PlaceLine plan={plan} />
       <SittingWords plan={plan} when="before" />
       {plan.exercises.map((exercise, place) => (
         <section

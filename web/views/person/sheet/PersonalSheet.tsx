@@ -97,7 +97,11 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
               , <span className="figures">{practice.settings.phone}</span>
             </>
           )}
-          {signer && t`, ask for ${signer.name}`}. In an emergency, the local emergency number.
+          {signer && t`, ask for ${signer.name}`}. In an emergency:{' '}
+          <strong className="figures">
+            {prescription.plan.place?.emergencyPhone || practice.settings.emergencyPhone}
+          </strong>
+          .
         </Trans>
       </p>
       <p className="text-[13px] text-quiet">

@@ -65,6 +65,8 @@ const WORDS: Record<AuditAction, string> = {
   'session-opened-past-guard': t`Opened a session past a guard`,
   'events-appended': t`Recorded in a session`,
   'session-entered-later': t`Entered a session afterwards`,
+  'visit-note-kept': t`Wrote a note of a visit`,
+  attached: t`Attached a file`,
   'handover-kept': t`Left a note for the next shift`,
   'handover-read': t`Read a note that was handed over`,
   'outcome-kept': t`Kept an outcome`,

@@ -3,9 +3,10 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import { type KitItem, kitItemSchema } from '#contract/practice';
-import { PLACE_IDS, PLACE_LABELS } from '#core/quantity';
+import { PLACE_KINDS, PLACE_LABELS } from '#core/quantity';
 import { api, read } from '../../../data/api';
 import { KEYS } from '../../../data/keys';
+import { useOwnPlaces } from '../../../data/use-places';
 import { translate } from '../../../language/translate';
 import { DateField } from '../../../parts/fields/DateField';
 import { Field } from '../../../parts/fields/Field';
@@ -32,6 +33,7 @@ export function KitForm({
 }) {
   const queries = useQueryClient();
   const units = useUnits();
+  const ownPlaces = useOwnPlaces();
   const { list, fixed, fields } = KINDS[kind];
   const [id] = useState(item?.id ?? newId());
   const write = useMutation({
@@ -78,12 +80,18 @@ export function KitForm({
             );
           }
           if (type === 'places') {
-            const chosen = PLACE_IDS.filter((place) => (typed[key] ?? '').split(' ').includes(place));
+            const options = [
+              ...ownPlaces.map(({ id, name }) => ({ value: id, label: name })),
+              ...PLACE_KINDS.map((kind) => ({ value: kind, label: translate(PLACE_LABELS[kind]) })),
+            ];
+            const chosen = options
+              .map(({ value }) => value)
+              .filter((place) => (typed[key] ?? '').split(' ').includes(place));
             return (
               <div key={key} className="sm:col-span-3">
                 <Ticks
                   label={label}
-                  options={PLACE_IDS.map((value) => ({ value, label: translate(PLACE_LABELS[value]) }))}
+                  options={options}
                   chosen={chosen}
                   onChange={(places) => change(places.join(' '))}
                 />

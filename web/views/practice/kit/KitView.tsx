@@ -7,6 +7,7 @@ import { GOALS } from '#core/plan';
 import { type Library, libraryOf } from '#core/protocol';
 import { api, failureWords, read } from '../../../data/api';
 import { useMay, usePractice } from '../../../data/queries';
+import { useOwnPlaces } from '../../../data/use-places';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Reading } from '../../../parts/base/Reading';
@@ -206,6 +207,7 @@ function Piece({
   retire: () => void;
 }) {
   const units = useUnits();
+  const ownPlaces = useOwnPlaces();
   const { fields } = KINDS[kind];
   const buttons = toggle && (
     <>
@@ -229,7 +231,9 @@ function Piece({
             key={field.key}
             className={`py-1 pr-4 ${field.key === 'label' ? 'min-w-40 font-semibold' : 'max-w-80'}`}
           >
-            <span>{cellOf(field, (item as Record<string, unknown>)[field.key], units)}</span>
+            <span>
+              {cellOf(field, (item as Record<string, unknown>)[field.key], { ...units, ownPlaces })}
+            </span>
             {/* Where the table is wider than the screen, they would be out of sight. */}
             {field.key === 'label' && <span className="block lg:hidden">{buttons}</span>}
           </td>

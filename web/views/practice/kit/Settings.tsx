@@ -14,11 +14,13 @@ import { Button } from '../../../parts/base/Button';
 import { Why } from '../../../parts/base/Why';
 import { Choice } from '../../../parts/fields/Choice';
 import { Field, FieldError } from '../../../parts/fields/Field';
+import { LongField } from '../../../parts/fields/LongField';
 import { Ticks } from '../../../parts/fields/Ticks';
 import { useFields } from '../../../parts/forms/use-fields';
 import { BloodPressureFields } from '../../../parts/record/BloodPressureFields';
 import { readPressure } from '../../../parts/record/typed-pressure';
 import { KeptFor } from './KeptFor';
+import { Places } from './Places';
 import { RungSessions } from './RungSessions';
 import { WithoutLop } from './WithoutLop';
 
@@ -84,6 +86,12 @@ export function Settings({ settings }: { settings: PracticeSettings }) {
       <WithoutLop settings={settings} change={change} />
       <RungSessions settings={settings} change={change} />
       <KeptFor settings={settings} change={change} />
+      <Places
+        settings={settings}
+        change={(part, done) => write.mutate({ ...settings, ...part }, { onSuccess: done })}
+        isSending={write.isPending}
+        error={write.error}
+      />
       <OnPaper settings={settings} change={change} error={write.error} />
       <details>
         <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
@@ -113,7 +121,6 @@ function OnPaper({
   error: unknown;
 }) {
   const { typed, field, send } = useFields({ phone, emergencyPhone, letterhead, publicAddress }, error);
-  const { error: wrongHead, ...head } = field('letterhead');
   return (
     <form className="flex flex-wrap items-end gap-x-8 gap-y-3" {...send(change)}>
       <Field label={t`Telephone on the sheets`} type="tel" {...field('phone')} />
@@ -131,20 +138,16 @@ function OnPaper({
         hint={t`In the codes on paper and at home; empty: as this page was opened.`}
         {...field('publicAddress')}
       />
-      <label className="w-96 max-w-full text-[15px] font-semibold">
-        {t`Head of a report, under the name`}
-        <textarea
-          rows={3}
-          maxLength={400}
-          {...head}
-          className="mt-1 block w-full rounded-sm border border-ink/40 bg-paper px-3 py-2 font-normal"
-        />
-      </label>
+      <LongField
+        className="w-96 max-w-full"
+        label={t`Head of a report, under the name`}
+        maxLength={400}
+        {...field('letterhead')}
+      />
       {(typed.phone !== phone ||
         typed.emergencyPhone !== emergencyPhone ||
         typed.letterhead !== letterhead ||
         typed.publicAddress !== publicAddress) && <Button type="submit">{t`Save`}</Button>}
-      {wrongHead && <FieldError>{wrongHead}</FieldError>}
     </form>
   );
 }

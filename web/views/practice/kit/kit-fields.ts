@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { KitItem, KitList } from '#contract/practice';
 import type { Strap } from '#core/kit';
-import { lbToKg, massIn, PLACE_IDS, PLACE_LABELS, toNumber } from '#core/quantity';
+import { lbToKg, massIn, type OwnPlace, PLACE_KINDS, PLACE_LABELS, toNumber } from '#core/quantity';
 import { translate } from '../../../language/translate';
 import { isoWords } from '../../../words/noon';
 import type { Measure } from '../../../words/units';
@@ -230,12 +230,20 @@ export function headOf(field: KitField, units: Units): string {
 }
 
 /** What is in a cell of a field. */
-export function cellOf(field: KitField, value: unknown, units: Units): string {
+export function cellOf(
+  field: KitField,
+  value: unknown,
+  { ownPlaces, ...units }: Units & { ownPlaces: readonly OwnPlace[] },
+): string {
   const typed = toTyped(field, value, units);
   if (field.type === 'day-or-none') return typed === '' ? t`never` : isoWords(typed);
   if (field.type === 'places') {
-    const places = PLACE_IDS.filter((place) => typed.split(' ').includes(place));
-    return places.map((place) => translate(PLACE_LABELS[place])).join(', ') || t`everywhere`;
+    const at = typed.split(' ');
+    const names = [
+      ...ownPlaces.filter(({ id }) => at.includes(id)).map(({ name }) => name),
+      ...PLACE_KINDS.filter((kind) => at.includes(kind)).map((kind) => translate(PLACE_LABELS[kind])),
+    ];
+    return names.join(', ') || t`everywhere`;
   }
   if (field.type === 'yes-no') return typed === 'yes' ? t`yes` : t`no`;
   return typeof field.type === 'object' ? (field.type.choices[typed] ?? typed) : typed;

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import type { PracticeView } from '#contract/practice';
 import { GOALS, goalIdSchema, liftsBefore, RUNG_NAMES, underSchool } from '#core/plan';
 import { rungSchema, SCHOOLS, schoolIdSchema } from '#core/protocol';
-import { LIMB_NAMES, type Limb, limbKind, PLACE_IDS, PLACE_LABELS } from '#core/quantity';
+import { LIMB_NAMES, type Limb, limbKind } from '#core/quantity';
 import { inSentence, translate } from '../../../language/translate';
 import { WordMenu } from '../../../parts/base/WordMenu';
 import { trainableLimbs } from './state/choices';
@@ -117,7 +117,7 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
         onChange={(place) => draft({ place: place === ANY ? undefined : place })}
         options={[
           { value: ANY, label: t`anywhere` },
-          ...PLACE_IDS.map((value) => ({ value, label: translate(PLACE_LABELS[value]) })),
+          ...basis.places.map(({ id, label }) => ({ value: id, label: translate(label) })),
         ]}
       />
       {t`, from `}

@@ -32,6 +32,7 @@ import { Corrections } from '../../../parts/live/Corrections';
 import { SessionEffort } from '../../../parts/live/SessionEffort';
 import { SetNotes } from '../../../parts/live/SetNotes';
 import { BigClock } from '../../../parts/plan/BigClock';
+import { PlaceLine } from '../../../parts/plan/PlaceLine';
 import { AdjunctNotes } from '../../../parts/record/AdjunctNotes';
 import { BloodPressureInWork } from '../../../parts/record/BloodPressureInWork';
 import { SignList } from '../../../parts/record/SignList';
@@ -136,6 +137,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
           <Why rule="RUN-3" />
         </p>
       )}
+      {state.stopped && <PlaceLine plan={plan} />}
       <div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
         {/* What Space does stays in view, however much is to be noted beside it. */}
         <div className="flex min-w-0 flex-col justify-between gap-3 lg:sticky lg:top-4 lg:self-start">

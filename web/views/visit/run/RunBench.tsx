@@ -33,6 +33,7 @@ import { useSpace } from '../../../parts/keys/use-space';
 import { AtPlaces } from '../../../parts/plan/AtPlaces';
 import { BenchHeading, FirstDo } from '../../../parts/plan/Bench';
 import { LimitsInForce } from '../../../parts/plan/LimitsInForce';
+import { PlaceLine } from '../../../parts/plan/PlaceLine';
 import { PlanLines } from '../../../parts/plan/PlanLines';
 import { PlanSummary } from '../../../parts/plan/PlanSummary';
 import { useGuards } from '../../../parts/plan/use-guards';
@@ -119,6 +120,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
       {practice && plans.length > 0 && (
         <PlanLines client={client} practice={practice} plans={plans} inHand={inHand} choose={choose} />
       )}
+      {prescription && <PlaceLine plan={prescription.plan} />}
       <HandoverNotes clientId={client.id} />
       {/* What must be done first comes first. */}
       {first.map((link) => (

@@ -28,6 +28,7 @@ import { bySchema } from '../../../parts/forms/by-schema';
 import { FormFooter } from '../../../parts/forms/FormFooter';
 import { reads, useFields } from '../../../parts/forms/use-fields';
 import { limitWords } from '../../../parts/plan/LimitsInForce';
+import { Attachments } from '../../../parts/record/Attachments';
 import { clearanceSubject } from '../../../words/clearance-subject';
 import { day, endOfDayMs } from '../../../words/format';
 import { RangesField, type TypedRange } from './RangesField';
@@ -59,6 +60,9 @@ export function Clearances({ client, open }: { client: ClientRecord; open: reado
         ))}
       </ul>
       <More more={more}>{t`Show earlier clearances`}</More>
+      {clearances.length > 0 && (
+        <Attachments clientId={client.id} about="clearance" attach={t`Attach the letter of the last one`} />
+      )}
       {!mayRecord && (
         <p className="text-[14px] text-quiet">
           {t`Only a clinician records a clearance.`} <Why rule="SCR-4" />

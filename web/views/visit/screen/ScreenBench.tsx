@@ -32,6 +32,7 @@ import { DateField } from '../../../parts/fields/DateField';
 import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { BenchHeading } from '../../../parts/plan/Bench';
+import { Attachments } from '../../../parts/record/Attachments';
 import { BloodPressureFields } from '../../../parts/record/BloodPressureFields';
 import { ConsentForm } from '../../../parts/record/ConsentForm';
 import { DayCheckForm } from '../../../parts/record/DayCheckForm';
@@ -280,7 +281,12 @@ function ScreeningOnRecord({
         {(!today || checkingAgain) && <DayCheckForm client={client} done={() => setCheckingAgain(false)} />}
       </div>
       <div className="space-y-6 lg:col-start-2 lg:row-start-3">
-        <ConsentForm client={client} />
+        <div>
+          <ConsentForm client={client} />
+          {client.facts.consents.length > 0 && (
+            <Attachments clientId={client.id} about="consent" attach={t`Attach the signed consent`} />
+          )}
+        </div>
         <Clearances client={client} open={open} />
         <PressorForm client={client} />
       </div>

@@ -163,10 +163,12 @@ export function useComposer(
       ...limbs,
       ...limbsFor(first.goal, limbs.limbs, basis),
       isolatedOnly: false,
+      place: last?.plan.place?.id,
     };
   });
-  const draftFrom = (asked: Wish) =>
-    withLiftNamed(
+  const draftFrom = (asked: Wish) => {
+    const place = basis.places.find(({ id }) => id === asked.place);
+    return withLiftNamed(
       draftSession(
         {
           ...asked,
@@ -174,11 +176,12 @@ export function useComposer(
           carried: today ? carryOver(today, [], practice.weightKits) : [],
           lowered: last ? loweredTo(last.plan, review.changes) : new Map(),
         },
-        asked.place ? basisAt(basis, practice, asked.place) : basis,
+        place ? basisAt(basis, practice, place) : basis,
       ),
       asked,
       basis,
     );
+  };
   const [kept, setKept, clearKept] = useDraft<SessionChoice | null>(
     `prescribe ${client.id} ${last?.id ?? ''} ${last?.plan.rungs?.rung ?? ''} ${copied ? JSON.stringify(copied) : ''} ${goal ?? ''} ${measuredStamp(client.facts)}`,
     null,

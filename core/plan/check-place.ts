@@ -1,0 +1,44 @@
+import type { Finding } from '../findings/finding';
+import { msg, type Text } from '../message/message';
+import { isAt } from '../quantity/place';
+import type { Basis, Resolved } from './basis';
+import type { SessionChoice } from './choices';
+
+type Piece = { places?: readonly string[] | undefined; label: Text };
+
+/** What a plan asks for that is not at its place (rules FIT-3, LOAD-4), and a place that the practice does not have any more. */
+export function checkPlace(
+  resolved: readonly Resolved[],
+  session: Pick<SessionChoice, 'place'>,
+  { places }: Pick<Basis, 'places'>,
+): Finding[] {
+  if (session.place === undefined) return [];
+  const place = places.find(({ id }) => id === session.place);
+  const common = { level: 'note', subject: 'place' } as const;
+  if (!place) {
+    return [
+      {
+        ...common,
+        rule: 'LOAD-4',
+        message: msg('The practice does not have the place of this plan any more.'),
+        remedy: msg('Choose where it is done.'),
+      },
+    ];
+  }
+  return resolved.flatMap(({ limbs, unmeasured, kit }, exerciseIndex) => {
+    const cuffs: Piece[] = [...limbs, ...unmeasured].map(({ cuff }) => cuff);
+    const pieces = [
+      ...cuffs.map((piece) => ({ rule: 'FIT-3' as const, piece })),
+      ...(kit ? [{ rule: 'LOAD-4' as const, piece: kit as Piece }] : []),
+    ];
+    return pieces
+      .filter(({ piece }) => !isAt(piece, place))
+      .map(({ rule, piece }) => ({
+        ...common,
+        rule,
+        exerciseIndex,
+        message: msg('{piece} is not {place}.', { piece: piece.label, place: place.label }),
+        remedy: msg('Work it out again for that place, or choose another.'),
+      }));
+  });
+}
