@@ -12,7 +12,14 @@ const day = isoDaySchema;
 
 /** A row of each kind of table, as the core reads it of its cells: cm, kg, mmHg, ISO days. */
 export const TABLE_ROWS = {
-  people: z.strictObject({ person, story: text(400) }),
+  people: z.strictObject({
+    person,
+    story: text(400),
+    bornOn: day.nullable().default(null),
+    contact: text(200).default(null),
+    goals: text(400).default(null),
+    notes: text(800).default(null),
+  }),
   fits: z.strictObject({ person, day, limb: limbSchema, girthCm: z.number(), cuffId: z.string().min(1) }),
   pressures: z.strictObject({
     person,
@@ -60,8 +67,18 @@ export type TableRow<K extends TableKind = TableKind> = z.output<(typeof TABLE_R
 /** A row that was not imported: its number in what was sent, from 1, the field, and why. */
 export type RefusedRow = { row: number; field: string; reason: Message };
 
-/** What came of a table: how many rows went in, and which did not; the first thousand of those are named. */
-export type TableAnswer = { id: string; taken: number; refused: number; rows: RefusedRow[] };
+/**
+ * What came of a table: how many rows went in, how many of those took the place of what an earlier table said, how many were on record
+ * already, and which did not go in; the first thousand of those are named.
+ */
+export type TableAnswer = {
+  id: string;
+  taken: number;
+  updated: number;
+  same: number;
+  refused: number;
+  rows: RefusedRow[];
+};
 
 export const takingTableSchema = z.object({
   /** What the file is called. */

@@ -1,15 +1,24 @@
 export { DATE_ORDER_IDS, DATE_ORDERS, type DateOrder } from './day';
-export type { DecimalMark } from './number';
-export { type BadCell, type Known, readRow } from './read-row';
+export { unitIn } from './headings';
 export {
+  type Branch,
   type ColumnUnit,
-  likelyKind,
-  type MappedColumn,
+  fromColumn,
+  fromConstant,
+  type MappedField,
   type Mapping,
+  mappingSchema,
+} from './mapping';
+export type { DecimalMark } from './number';
+export { type BadCell, type Known, type ReadBy, readRow } from './read-row';
+export {
+  type Doubt,
+  doubtsIn,
+  kindsIn,
+  likelyKind,
   missingIn,
-  openDate,
   recognise,
-  unitIn,
+  type UsualUnits,
   withForms,
 } from './recognise';
 export { fieldsOf, TABLE_KINDS, TABLES, type TableField, type TableKind } from './tables';

@@ -1,10 +1,11 @@
 import { type Message, msg } from '../message/message';
-import { toDecimals } from '../quantity/rounding';
-import { inToCm, lbToKg } from '../quantity/units';
 import { readDay } from './day';
+import { type MappedField, type MappedFields, type Mapping, textOf } from './mapping';
 import { readFigure } from './number';
-import { BETWEEN, type ColumnUnit, type Mapping } from './recognise';
+import { personOf } from './person-name';
+import { BETWEEN, type UsualUnits } from './recognise';
 import { fieldsOf, type TableField } from './tables';
+import { inCore } from './units';
 import { LIMB_WORDS, METHOD_WORDS, POSITION_WORDS, plainWords, SIDE_WORDS, wordIn } from './words';
 
 /** What has a name in the practice: ids by their plain words. */
@@ -15,28 +16,54 @@ export type BadCell = { field: string; reason: Message };
 
 export type ReadRow = { ok: true; row: Record<string, unknown> } | { ok: false; bad: BadCell[] };
 
+/** What a table is read with: the practice's units for columns without one of their own, and the day it is. */
+export type ReadBy = { units: UsualUnits; today: string };
+
 /**
- * A row of a table as it will be stored, in cm and kg, or what is wrong with each of its cells. Empty optional fields are null.
- * @param units what columns without a unit of their own are in
+ * The records of a row of a table as they will be stored, in cm and kg, or what is wrong with the cells of each. Empty optional fields
+ * are null. A row of a wide table has one for each limb or side that it says something of.
  */
-export function readRow(
+export function readRow(cells: readonly string[], mapping: Mapping, known: Known, by: ReadBy): ReadRow[] {
+  const { wide } = mapping;
+  if (!wide) return [readRecord(cells, mapping.kind, mapping.fields, {}, known, by)];
+  const labels = new Map(fieldsOf(mapping.kind));
+  return wide.branches
+    .filter(({ fields }) =>
+      Object.entries(fields).some(([id, mapped]) => {
+        const field = labels.get(id);
+        return field !== undefined && 'columns' in mapped.from && textOf(mapped, cells, field) !== '';
+      }),
+    )
+    .map(({ value, fields }) =>
+      readRecord(cells, mapping.kind, { ...mapping.fields, ...fields }, { [wide.field]: value }, known, by),
+    );
+}
+
+/** One record of a row. @param given values that no cell says */
+function readRecord(
   cells: readonly string[],
-  mapping: Mapping,
+  kind: Mapping['kind'],
+  mapped: MappedFields,
+  given: Readonly<Record<string, unknown>>,
   known: Known,
-  units: { mass: ColumnUnit; length: ColumnUnit },
+  by: ReadBy,
 ): ReadRow {
   const bad: BadCell[] = [];
   const row: Record<string, unknown> = {};
-  for (const [id, field] of fieldsOf(mapping.kind)) {
-    const mapped = mapping.columns[id];
-    const text = (mapped ? (cells[mapped.column] ?? '') : '').trim();
-    if (text === '') {
+  for (const [id, field] of fieldsOf(kind)) {
+    if (id in given) {
+      row[id] = given[id];
+      continue;
+    }
+    const from = mapped[id];
+    const text = from ? textOf(from, cells, field) : '';
+    if (!from || text === '') {
       row[id] = null;
       if (!field.optional)
         bad.push({ field: id, reason: msg('{field} is empty. Fill it in.', { field: field.label }) });
       continue;
     }
-    const read = readCell(text, field, mapping, known, mapped?.unit ?? null, units);
+    const read = readCell(id === 'person' ? personOf(text) : text, field, from, known, by);
     if ('reason' in read) bad.push({ field: id, reason: read.reason });
     else row[id] = read.value;
   }
@@ -48,10 +75,9 @@ type ReadCell = { value: unknown } | { reason: Message };
 function readCell(
   text: string,
   { label, reading }: TableField,
-  { dateOrder, decimalMark }: Mapping,
+  { dateOrder, decimalMark, unit }: MappedField,
   known: Known,
-  unit: ColumnUnit | null,
-  units: { mass: ColumnUnit; length: ColumnUnit },
+  { units, today }: ReadBy,
 ): ReadCell {
   const shown = text.slice(0, 40);
   switch (reading.as) {
@@ -66,6 +92,9 @@ function readCell(
         : { value: text };
     case 'day': {
       const day = readDay(text, dateOrder ?? 'year-month-day');
+      // “61” of a birth date is 1961, where 2061 is to come.
+      if (day !== null && reading.isBirth && day > today && !/\d{4}/.test(text))
+        return { value: `19${day.slice(2)}` };
       return day === null
         ? { reason: msg('“{shown}” is no date in this order. Write 2026-05-04.', { shown }) }
         : { value: day };
@@ -111,18 +140,6 @@ const NO_NAME: Record<keyof Known, (values: { shown: string }) => Message> = {
     msg('There is no measure called “{shown}” here. Add it first, or write another.', values),
   cuff: (values) => msg('There is no cuff called “{shown}” here. Add it first, or write another.', values),
 };
-
-/** Figures of the core: kg and cm. */
-function inCore(figure: number, unit: ColumnUnit): number {
-  const factors: Record<ColumnUnit, (value: number) => number> = {
-    kg: (value) => value,
-    lb: lbToKg,
-    cm: (value) => value,
-    mm: (value) => value / 10,
-    in: inToCm,
-  };
-  return toDecimals(factors[unit](figure), 2);
-}
 
 function boundedFigure(
   value: number,

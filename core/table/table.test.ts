@@ -3,9 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
 import { inEnglish } from '#language/render';
 import { ambiguousDay, dateOrdersOf, readDay } from './day';
+import { unitIn } from './headings';
+import { fromConstant, type Mapping } from './mapping';
 import { decimalMarkOf, readFigure } from './number';
+import { personOf } from './person-name';
 import { type Known, readRow } from './read-row';
-import { likelyKind, type Mapping, missingIn, openDate, recognise, unitIn } from './recognise';
+import { doubtsIn, kindsIn, likelyKind, missingIn, recognise } from './recognise';
 import { TABLE_KINDS } from './tables';
 import { LIMB_WORDS, plainWords, SIDE_WORDS, wordIn } from './words';
 
@@ -15,6 +18,10 @@ const KNOWN: Known = {
   cuff: new Map([['thigh large', 'thigh-large']]),
 };
 const METRIC = { mass: 'kg', length: 'cm' } as const;
+const BY = { units: METRIC, today: '2026-12-01' };
+const USUAL = { dateOrder: 'day-month-year', units: METRIC } as const;
+const columnsOf = ({ fields }: Pick<Mapping, 'fields'>) =>
+  Object.fromEntries(Object.entries(fields).map(([id, { from, unit }]) => [id, { ...from, unit }]));
 
 describe('figures as people write them', () => {
   it.each([
@@ -128,69 +135,207 @@ describe('a table by its headings', () => {
   });
 
   it('gives each column away once, what fits best first', () => {
-    const { columns } = recognise(
-      'outcomes',
-      ['Test date', 'Full name', 'Test', 'Result (cm)'],
-      [],
-      'day-month-year',
-    );
-    expect(columns).toEqual({
-      person: { column: 1, unit: null },
-      day: { column: 0, unit: null },
-      measureId: { column: 2, unit: null },
-      values: { column: 3, unit: 'cm' },
+    expect(
+      columnsOf(recognise('outcomes', ['Test date', 'Full name', 'Test', 'Result (cm)'], [], USUAL)),
+    ).toEqual({
+      person: { columns: [1], unit: null },
+      day: { columns: [0], unit: null },
+      measureId: { columns: [2], unit: null },
+      values: { columns: [3], unit: 'cm' },
     });
   });
 
-  it('gives its units and forms, and what it leaves open', () => {
+  it('gives its units and forms column by column, what it leaves open, and what could be read otherwise', () => {
     const headings = ['Name', 'Date', 'Exercise', 'Side', 'Load (lb)', 'Reps'];
     const rows = [['A', '4/5/2026', 'Knee extension', 'L', '88.5', '5']];
-    const ambiguous = recognise('strength-tests', headings, rows, 'year-month-day');
-    expect(ambiguous).toMatchObject({
-      dateOrder: null,
-      decimalMark: 'point',
-      columns: { loadKg: { unit: 'lb' } },
+    const ambiguous = recognise('strength-tests', headings, rows, { ...USUAL, dateOrder: 'year-month-day' });
+    expect(ambiguous.fields).toMatchObject({
+      day: { dateOrder: null },
+      loadKg: { unit: 'lb', decimalMark: 'point' },
     });
-    expect(englishOf(missingIn(ambiguous, { mass: null, length: null }))).toEqual([
-      'In which order are day, month and year?',
-    ]);
+    expect(englishOf(missingIn(ambiguous))).toEqual(['“Day”: in which order are day, month and year?']);
     // Where the rows leave it open the practice's own order is taken, and said.
-    const usual = recognise('strength-tests', headings, rows, 'month-day-year');
-    expect([usual.dateOrder, openDate(usual, rows)]).toEqual([
-      'month-day-year',
-      { text: '4/5/2026', day: '2026-04-05' },
+    const usual = recognise('strength-tests', headings, rows, { ...USUAL, dateOrder: 'month-day-year' });
+    expect(usual.fields.day?.dateOrder).toBe('month-day-year');
+    expect(doubtsIn(usual, headings, rows, METRIC)).toEqual([
+      { field: 'day', heading: 'Date', of: 'day', text: '4/5/2026', day: '2026-04-05' },
     ]);
-    expect(openDate(ambiguous, rows)).toBeNull();
-    const bare = recognise(
-      'strength-tests',
-      ['Name', 'Date', 'Load'],
-      [['A', '2026-05-04', '1.200']],
-      'day-month-year',
-    );
-    expect(englishOf(missingIn(bare, { mass: null, length: null }))).toEqual([
+    const bare = recognise('strength-tests', ['Name', 'Date', 'Load'], [['A', '2026-05-04', '1.200']], USUAL);
+    expect(englishOf(missingIn(bare))).toEqual([
       'Which column is “Exercise”?',
       'Which column is “Side”?',
       'Which column is “Repetitions”?',
-      'Is 1.200 one and a bit, or over a thousand?',
-      'In which unit is “Load”?',
+      '“Load”: is 1.200 one and a bit, or over a thousand?',
     ]);
-    expect(missingIn(bare, METRIC)).toHaveLength(4);
     expect([unitIn('Girth in inches'), unitIn('Weight'), unitIn('Umfang (mm)')]).toEqual(['in', null, 'mm']);
     // Several figures in a cell say how they are written, too.
+    const figures = recognise(
+      'outcomes',
+      ['Name', 'Date', 'Measure', 'Value'],
+      [['A', '2026-05-04', 'x', '52,1 52,4']],
+      USUAL,
+    );
+    expect(figures.fields.values?.decimalMark).toBe('comma');
+  });
+
+  it('has decimals and units of each column by itself', () => {
+    const headings = ['Name', 'Datum', 'Limb', 'Umfang', 'Manschette', 'Last'];
+    const rows = [['A', '13.5.2026', 'links Oberschenkel', '545', 'Thigh large', '20,5']];
+    const { fields } = recognise('fits', headings, rows, USUAL);
+    // None of its figures can be in cm: they are in mm.
+    expect(fields.girthCm).toMatchObject({ unit: 'mm', decimalMark: 'point' });
+    expect(doubtsIn(recognise('fits', headings, rows, USUAL), headings, rows, METRIC)).toEqual([
+      { field: 'girthCm', heading: 'Umfang', of: 'unit', text: '545', unit: 'mm' },
+    ]);
+    const inPoint = recognise('pressures', ['LOP', 'Step'], [['1,5', '2.5']], USUAL).fields;
+    expect([inPoint.pressureMmHg?.decimalMark, inPoint.stepMmHg?.decimalMark]).toEqual(['comma', 'point']);
+  });
+});
+
+describe('a sheet as practices keep it', () => {
+  const read = (kind: Mapping['kind'], headings: string[], ...rows: string[][]) => {
+    const mapping = recognise(kind, headings, rows, USUAL);
+    return { mapping, records: rows.flatMap((row) => readRow(row, mapping, KNOWN, BY)) };
+  };
+
+  it('has the last name first, in one column or in two', () => {
+    expect(personOf('Sandersby, Quill')).toBe('Quill Sandersby');
+    expect(personOf('  Quill   Sandersby ')).toBe('Quill Sandersby');
+    expect(personOf('Sandersby, Quill, PhD')).toBe('Sandersby, Quill, PhD');
+    expect(personOf('Sandersby,')).toBe('Sandersby,');
+    for (const [headings, row] of [
+      [['Nachname, Vorname'], ['Sandersby, Quill']],
+      [
+        ['Nachname', 'Vorname'],
+        ['Sandersby', 'Quill'],
+      ],
+      [
+        ['First name', 'Surname'],
+        ['Quill', 'Sandersby'],
+      ],
+    ])
+      expect(read('people', headings ?? [], row ?? []).records).toMatchObject([
+        { row: { person: 'Quill Sandersby' } },
+      ]);
+  });
+
+  it('has contact in several columns, goals and a birth date of the last century', () => {
+    const headings = ['Name', 'Geburtsdatum', 'E-Mail', 'Telefon', 'Ziele', 'Bemerkung'];
     expect(
-      recognise(
-        'outcomes',
-        ['Name', 'Date', 'Measure', 'Value'],
-        [['A', '2026-05-04', 'x', '52,1 52,4']],
-        'day-month-year',
-      ).decimalMark,
-    ).toBe('comma');
+      read('people', headings, [
+        'Ann Vale',
+        '4.5.61',
+        'ann@example.org',
+        '555 0101',
+        'Stairs',
+        'Deaf on the left',
+      ]).records,
+    ).toEqual([
+      {
+        ok: true,
+        row: {
+          person: 'Ann Vale',
+          story: null,
+          bornOn: '1961-05-04',
+          contact: 'ann@example.org, 555 0101',
+          goals: 'Stairs',
+          notes: 'Deaf on the left',
+        },
+      },
+    ]);
+    expect(read('people', headings, ['Ben', '4.5.11', '', '', '', '']).records).toMatchObject([
+      { row: { bornOn: '2011-05-04', contact: null } },
+    ]);
+  });
+
+  it('has the left and the right next to each other, a row a person', () => {
+    const headings = ['Name', 'Date', 'Girth L thigh (cm)', 'Girth R thigh (cm)', 'Cuff'];
+    const { mapping, records } = read(
+      'fits',
+      headings,
+      ['Ann', '2026-05-13', '54.5', '55', 'Thigh large'],
+      ['Ben', '2026-05-13', '', '51', 'Thigh large'],
+      ['Cas', '2026-05-13', '', '', ''],
+    );
+    expect(missingIn(mapping)).toEqual([]);
+    expect(records).toMatchObject([
+      { row: { person: 'Ann', limb: 'left-thigh', girthCm: 54.5, cuffId: 'thigh-large' } },
+      { row: { person: 'Ann', limb: 'right-thigh', girthCm: 55 } },
+      { row: { person: 'Ben', limb: 'right-thigh', girthCm: 51 } },
+    ]);
+  });
+
+  it('asks which limb where its headings say the side alone', () => {
+    const headings = ['Name', 'Date', 'Posture', 'Cuff', 'Method', 'LOP links', 'LOP rechts'];
+    const { mapping } = read('pressures', headings, [
+      'Ann',
+      '2026-05-13',
+      'sitting',
+      'Thigh large',
+      'probe',
+      '174',
+      '180',
+    ]);
+    expect(englishOf(missingIn(mapping))).toEqual([
+      'Which limb is “LOP links”?',
+      'Which limb is “LOP rechts”?',
+    ]);
+  });
+
+  it('has both sides of a strength test, where a side is all that is asked', () => {
+    const headings = [
+      'Name',
+      'Date',
+      'Exercise',
+      'Load left (lb)',
+      'Reps left',
+      'Load right (lb)',
+      'Reps right',
+    ];
+    expect(
+      read('strength-tests', headings, ['Ann', '2026-05-13', 'Knee extension', '88', '8', '90', '7']).records,
+    ).toMatchObject([
+      { row: { side: 'left', loadKg: 39.92, reps: 8 } },
+      { row: { side: 'right', loadKg: 40.82, reps: 7 } },
+    ]);
+  });
+
+  it('has one text for all rows where no column says it', () => {
+    const mapping = recognise('fits', ['Name', 'Date', 'Girth'], [['Ann', '2026-05-13', '54']], USUAL);
+    const { fields } = mapping;
+    const said: Mapping = {
+      ...mapping,
+      fields: { ...fields, limb: fromConstant('right thigh'), cuffId: fromConstant('Thigh large') },
+    };
+    expect(missingIn(said)).toEqual([]);
+    const notSaid = { ...said, fields: { ...said.fields, cuffId: fromConstant(' ') } };
+    expect(englishOf(missingIn(notSaid))).toEqual(['Which column is “Cuff”?']);
+    expect(readRow(['Ann', '2026-05-13', '54'], said, KNOWN, BY)).toMatchObject([
+      { row: { limb: 'right-thigh', cuffId: 'thigh-large', girthCm: 54 } },
+    ]);
+  });
+
+  it('may be several tables at once', () => {
+    expect(
+      kindsIn([
+        'Nachname, Vorname',
+        'Telefon',
+        'Datum',
+        'Umfang L Oberschenkel',
+        'Umfang R Oberschenkel',
+        'LOP L',
+        'LOP R',
+      ]),
+    ).toEqual(['people', 'fits', 'pressures']);
+    expect(kindsIn(['Name', 'Notes'])).toEqual(['people']);
+    expect(kindsIn(['Name', 'Date', 'Exercise', 'Side', 'Load', 'Reps'])).toEqual(['strength-tests']);
+    expect(kindsIn(['Name', 'Date', 'Limb', 'Girth', 'Cuff'])).toEqual(['fits']);
   });
 });
 
 const mapped = (kind: Mapping['kind'], headings: string[], ...rows: string[][]) => {
-  const mapping = recognise(kind, headings, rows, 'day-month-year');
-  return rows.map((row) => readRow(row, mapping, KNOWN, METRIC));
+  const mapping = recognise(kind, headings, rows, USUAL);
+  return rows.flatMap((row) => readRow(row, mapping, KNOWN, BY));
 };
 
 describe('a row', () => {
@@ -273,7 +418,8 @@ describe('a row', () => {
         bad: [{ field: 'loadKg', reason: '“forty” is no figure. Write it without letters.' }],
       },
     ]);
-    const reasons = (row: ReturnType<typeof readRow>) => (row.ok ? [] : row.bad.map(({ reason }) => reason));
+    const reasons = (row: ReturnType<typeof readRow>[number]) =>
+      row.ok ? [] : row.bad.map(({ reason }) => reason);
     expect(
       englishOf(
         mapped(
@@ -312,11 +458,19 @@ describe('a row', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...TABLE_KINDS),
-        fc.array(fc.string(), { maxLength: 8 }),
+        fc.array(
+          fc.oneof(
+            fc.string(),
+            fc.constantFrom('Name', 'Girth L', 'Girth R thigh', 'LOP L', 'Load right', 'Datum'),
+          ),
+          {
+            maxLength: 8,
+          },
+        ),
         fc.array(fc.string(), { maxLength: 8 }),
         (kind, headings, cells) => {
-          const read = readRow(cells, recognise(kind, headings, [cells], 'day-month-year'), KNOWN, METRIC);
-          if (!read.ok) expect(read.bad.every(({ reason }) => inEnglish(reason).length > 10)).toBe(true);
+          for (const read of readRow(cells, recognise(kind, headings, [cells], USUAL), KNOWN, BY))
+            if (!read.ok) expect(read.bad.every(({ reason }) => inEnglish(reason).length > 10)).toBe(true);
         },
       ),
     );

@@ -1,10 +1,9 @@
-import type { ArchiveKind } from '#contract/archive-rows';
 import type { Text } from '#core/message';
 import { type AuditNote, writeAudit } from '../db/audit';
 import type { Prepare } from '../db/dialect/connection';
 import { lastAuditId } from '../record/audit';
 import { importBatchRecord } from '../record/import-batch';
-import { importRowRecord } from '../record/import-row';
+import { type ImportedKind, importRowRecord } from '../record/import-row';
 import { changeRows, keepRow } from '../record/write';
 
 /** One import: by which practitioner, when, what it was called, and whose records it is in. */
@@ -19,7 +18,7 @@ export type ImportList = {
 };
 
 /** Rows that were added, in their order. */
-export type AddedRow = { kind: ArchiveKind; rowId: string };
+export type AddedRow = { kind: ImportedKind; rowId: string };
 
 /** Keeps what was added as one, so that it can be taken back as one; with its entry of the audit. */
 export function keepImport(prepare: Prepare, list: ImportList, added: readonly AddedRow[]): void {

@@ -21,6 +21,7 @@ type By = { practitionerId: string; atMs: number };
 /**
  * Retracts an entry of a record: it stays, struck through, and never counts again; what it had taken the place of counts in its
  * stead (triggers of migration 011).
+ * @returns the id of the retraction
  * @throws Problem 404 for an entry that is not of this person; 409 for one that was retracted, and for a session that is running
  */
 export function retract(
@@ -28,7 +29,7 @@ export function retract(
   clientId: string,
   { kind, id, reason }: { kind: RetractableKind; id: string; reason: string },
   by: By,
-): void {
+): string {
   const { table } = retractable(kind);
   const row = prepare(`select * from ${table} where id = ? and client_id = ?`).get(id, clientId);
   if (!row) throw notFound(msg('This entry'));
@@ -40,11 +41,23 @@ export function retract(
     uncount(prepare, id);
   }
   if (kind === 'screening') endConditionsOfScreening(prepare, clientId, id, { ...by, reason });
-  keepRow(prepare, retractionRecord, { id: randomUUID(), clientId, kind, rowId: id, ...by, reason });
+  const retractionId = randomUUID();
+  keepRow(prepare, retractionRecord, { id: retractionId, clientId, kind, rowId: id, ...by, reason });
   writeAudit(
     prepare,
     { action: 'retracted', subject: clientId, detail: { kind, id, reason, before: row } },
     by,
+  );
+  return retractionId;
+}
+
+/** Has an entry count again that was retracted by an import which is undone; which of several counts is worked out after that. */
+export function countAgain(prepare: Prepare, retractionId: string): void {
+  const retraction = findRow(prepare, retractionRecord, { id: retractionId }, ['kind', 'rowId']);
+  if (!retraction) return;
+  const { table, isReplaced } = retractable(retraction.kind);
+  prepare(`update ${table} set ${isReplaced ? 'superseded = 1' : 'retracted = 0'} where id = ?`).run(
+    retraction.rowId,
   );
 }
 

@@ -4,11 +4,27 @@ import { momentOf } from './define';
 import { RECORDS } from './records';
 
 /** The table of entries of a kind, the column of their moment, and their content as SQL. */
-type Retractable = { kind: RetractableKind; table: string; at: string; content: string };
+type Retractable = {
+  kind: RetractableKind;
+  table: string;
+  at: string;
+  content: string;
+  /** Whether a newer one takes its place. */
+  isReplaced: boolean;
+};
 
 /** Every kind of entry that can be retracted. */
 export const RETRACTABLE: readonly Retractable[] = RECORDS.flatMap((record: Definition) =>
-  record.retract ? [{ ...record.retract, table: record.table, at: momentOf(record) }] : [],
+  record.retract
+    ? [
+        {
+          ...record.retract,
+          table: record.table,
+          at: momentOf(record),
+          isReplaced: record.newestOf !== undefined,
+        },
+      ]
+    : [],
 );
 
 /** @throws RangeError for a kind that no record has */

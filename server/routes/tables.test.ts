@@ -109,10 +109,11 @@ describe('a practice that comes from tables', () => {
     expect(reasons(await bring(api, 'sessions', [row]))).toEqual([]);
     const { facts } = await api.get<ClientRecord>(`/clients/${client.id}`);
     expect(facts.sessions).toHaveLength(1);
+    expect((await bring(api, 'sessions', [row])).body).toMatchObject({ taken: 0, same: 1 });
     expect(
       reasons(
         await bring(api, 'sessions', [
-          row,
+          { ...row, reps: [30, 15, 15, 11] },
           { ...row, time: '11:00', plan: 'Upper day' },
           { ...row, time: '11:00', reps: [30, 15, 15, 12, 9] },
           { ...row, time: '11:00', reps: [0, 0] },
@@ -130,6 +131,98 @@ describe('a practice that comes from tables', () => {
     const [list] = await api.get<ImportBatch[]>('/archive/imports');
     await api.post(`/archive/imports/${list?.id}/undo`, {});
     expect((await api.get<ClientRecord>(`/clients/${client.id}`)).facts.sessions).toEqual([]);
+  });
+});
+
+describe('a table that is brought in again', () => {
+  const person = 'Test Person';
+  const rowsOf = (api: Api) => {
+    const day = dayOf(api.clock.nowMs - DAY_MS);
+    return {
+      fits: { person, day, limb: 'right-thigh', girthCm: 54, cuffId: 'thigh-large' },
+      pressures: {
+        ...{
+          person,
+          day,
+          limb: 'right-thigh',
+          position: 'sitting',
+          cuffId: 'thigh-large',
+          method: 'doppler',
+        },
+        ...{ pressureMmHg: 176, stepMmHg: null },
+      },
+      'strength-tests': { person, day, exerciseId: 'knee-extension', side: 'right', loadKg: 30, reps: 8 },
+      outcomes: {
+        ...{ person, day, measureId: 'girth-10-above-knee', limb: 'right-thigh', values: [52] },
+        ...{ setting: null, note: null },
+      },
+    } as const;
+  };
+  const counts = async (api: Api) => {
+    const tables = ['girth', 'lop', 'strength_test', 'outcome', 'client'];
+    const all = await Promise.all(tables.map((table) => api.sql(`select count(*) as n from ${table}`)));
+    return all.map(([row]) => Number(row?.n));
+  };
+
+  it('doubles nothing', async () => {
+    const { api } = await startAfter(measuredClient);
+    const rows = rowsOf(api);
+    const bringAll = async () => {
+      const came = [];
+      for (const kind of ['fits', 'pressures', 'strength-tests', 'outcomes'] as const)
+        came.push((await bring(api, kind, [rows[kind]])).body);
+      came.push((await bring(api, 'people', [{ person, story: 'Knee, autumn', goals: 'Stairs' }])).body);
+      return came.map(({ taken, updated, same, refused }) => [taken, updated, same, refused]);
+    };
+    expect(await bringAll()).toEqual([...Array(4).fill([1, 0, 0, 0]), [1, 1, 0, 0]]);
+    const before = await counts(api);
+    expect(await bringAll()).toEqual(Array(5).fill([0, 0, 1, 0]));
+    expect(await counts(api)).toEqual(before);
+    expect((await recordOf(api, person)).about).toMatchObject({ goals: 'Stairs' });
+  });
+
+  it('corrects what it said before, with the former struck through, and is undone as one', async () => {
+    const { api } = await startAfter(measuredClient);
+    const rows = rowsOf(api);
+    await bring(api, 'fits', [rows.fits]);
+    await bring(api, 'outcomes', [rows.outcomes]);
+    const [fits, outcomes] = [
+      (await bring(api, 'fits', [{ ...rows.fits, girthCm: 56 }])).body,
+      (await bring(api, 'outcomes', [{ ...rows.outcomes, values: [53] }])).body,
+    ];
+    expect([fits, outcomes]).toMatchObject([
+      { taken: 1, updated: 1 },
+      { taken: 1, updated: 1 },
+    ]);
+    const girths = async () =>
+      (await recordOf(api, person)).facts.fits.flatMap(({ limb, girthCm }) =>
+        limb === 'right-thigh' ? [girthCm] : [],
+      );
+    expect(await girths()).toEqual([56]);
+    expect(await api.sql('select count(*) as n from outcome where withdrawn is null')).toEqual([{ n: 1 }]);
+    for (const { id } of [outcomes, fits]) await api.post(`/archive/imports/${id}/undo`, {});
+    expect(await girths()).toEqual([54]);
+    expect(await api.sql('select value, withdrawn from outcome')).toEqual([{ value: 52, withdrawn: null }]);
+  });
+
+  it('leaves what was typed in, and has a clinician correct what an earlier table said', async () => {
+    const { api, made: client } = await startAfter(measuredClient);
+    const rows = rowsOf(api);
+    const day = dayOf(api.clock.nowMs);
+    const typed = client.facts.fits.find(({ limb }) => limb === 'left-thigh') ?? expect.unreachable();
+    const again = { ...rows.fits, day, limb: 'left-thigh', girthCm: typed.girthCm } as const;
+    expect((await bring(api, 'fits', [again])).body).toMatchObject({ same: 1 });
+    expect((await bring(api, 'fits', [{ ...again, girthCm: typed.girthCm + 1 }])).body).toMatchObject({
+      taken: 1,
+      updated: 0,
+    });
+    await bring(api, 'fits', [rows.fits]);
+    const query = new URLSearchParams({ name: 'paper.csv', take: 'good' });
+    const other = JSON.stringify({ ...rows.fits, girthCm: 57 });
+    const byOwner = await (await api.raw('POST', `/tables/fits?${query}`, other, 'olga')).json();
+    expect(reasons({ body: byOwner as TableAnswer })).toEqual([
+      expect.stringMatching(/^1 day: An earlier table/),
+    ]);
   });
 });
 
@@ -253,9 +346,24 @@ describe('rows that are refused', () => {
           { person: 'new', story: null },
         ]),
       ),
+    ).toEqual([]);
+  });
+
+  it('do not make one of two people of one name', async () => {
+    const { api } = await startAfter(measuredClient);
+    const row = { person: 'Test Person', story: null };
+    await bring(api, 'people', [{ ...row, bornOn: '1961-05-04' }]);
+    const day = dayOf(api.clock.nowMs + 2 * DAY_MS);
+    expect(
+      reasons(
+        await bring(api, 'people', [
+          { ...row, bornOn: '1984-05-04' },
+          { ...row, person: 'New', bornOn: day },
+        ]),
+      ),
     ).toEqual([
-      expect.stringMatching(/^1 person: test person is here already/),
-      expect.stringMatching(/^3 person: new is here already/),
+      expect.stringMatching(/^1 bornOn: Test Person is here with another birth date/),
+      expect.stringMatching(/^2 bornOn: .* is to come/),
     ]);
   });
 

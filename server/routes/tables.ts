@@ -1,5 +1,6 @@
 import { type Context, Hono } from 'hono';
 import { type TableAnswer, takingTableSchema } from '#contract/table';
+import { mayDo } from '#core/access';
 import { msg } from '#core/message';
 import { measureBook } from '#core/outcomes';
 import { libraryOf } from '#core/protocol';
@@ -8,8 +9,8 @@ import type { Env } from '../context';
 import { inTransaction, withStatements } from '../db/dialect/connection';
 import { readPracticeSpread } from '../db/practice-spread';
 import { linesOf, spooled } from '../interchange/spool';
-import { readPeopleByName } from '../interchange/table/import-row';
 import { type InTurn, importTable, LONGEST_ROW } from '../interchange/table/import-table';
+import { readPeopleByName } from '../interchange/table/keeping';
 import { tellPractice } from '../live/tell-change';
 import { notFound } from '../problem';
 import { readOwnExercises } from '../record/exercise';
@@ -56,6 +57,7 @@ async function whatToKeepBy(c: Context<Env>, aheadMs: number) {
   const { cuffs, pumps } = await readKit(c.var.em);
   return {
     practitionerId: c.var.practitioner.id,
+    mayCorrect: mayDo(c.var.practitioner, 'correct-record'),
     nowMs: c.var.nowMs,
     aheadMs,
     cuffs,

@@ -1,6 +1,6 @@
 import { Migration } from '@mikro-orm/migrations';
 
-/** Notes of visits, attachments of a record, and the places of a practice. */
+/** Notes of visits, attachments of a record, the places of a practice, and what an import brought by its id. */
 export class NotesAndAttachments extends Migration {
   override async up(): Promise<void> {
     for (const statement of STATEMENTS) this.addSql(statement);
@@ -29,5 +29,6 @@ const STATEMENTS = [
      id text not null primary key, attachment_id text not null references attachment (id), place integer not null,
      content text not null) strict`,
   'create index attachment_part_of on attachment_part (attachment_id, place)',
+  'create index import_row_of on import_row (row_id)',
   "alter table practice add column places text not null default '[]'",
 ];

@@ -9,10 +9,12 @@ import { countAuditAfter } from '../../record/audit';
 import { clientRecord } from '../../record/client';
 import { uncount } from '../../record/commands/recount-inflations';
 import { conditionRecord } from '../../record/condition';
+import { countAgain } from '../../record/corrections';
 import { holdRecord } from '../../record/hold';
 import { importBatchRecord } from '../../record/import-batch';
 import { importRowRecord } from '../../record/import-row';
 import { recountSuperseded } from '../../record/in-force';
+import { outcomeRecord } from '../../record/outcome';
 import { findRow, findRows } from '../../record/read';
 import { changeRows, deleteRowsCausedBy } from '../../record/write';
 import { NOT_IN_ARCHIVES_SQL } from './about-archives';
@@ -37,7 +39,12 @@ export function takeBack(prepare: Prepare, id: string, by: { practitionerId: str
   for (const { kind, rowId } of rows)
     if (kind === 'screening') deleteRowsCausedBy(prepare, conditionRecord, `screening ${rowId} `);
   for (const { kind, rowId } of rows) {
+    if (kind === 'withdrawal') {
+      changeRows(prepare, outcomeRecord, { id: rowId }, { withdrawn: null });
+      continue;
+    }
     if (kind === 'session') uncount(prepare, rowId);
+    if (kind === 'retraction') countAgain(prepare, rowId);
     deleteImported(prepare, kind, rowId);
   }
   for (const clientId of clientIds) recountSuperseded(prepare, clientId);

@@ -1,18 +1,19 @@
 import { randomUUID } from 'node:crypto';
+import { NOTHING_KNOWN } from '#contract/client';
 import type { TableRow } from '#contract/table';
 import { type Cuff, checkCuff, checkGirth } from '#core/cuff';
 import type { Derived } from '#core/derivation';
 import { type Finding, hardFindings } from '#core/findings';
 import type { Pump } from '#core/kit';
-import { type Message, MessageError, msg, sentences } from '#core/message';
-import { checkPlausibility, estimateOcclusionPressure, METHODS, type Spread } from '#core/occlusion-pressure';
-import { checkTaken, type MeasureBook } from '#core/outcomes';
+import { msg, sentences } from '#core/message';
+import { checkPlausibility, estimateOcclusionPressure, METHODS } from '#core/occlusion-pressure';
+import { checkTaken } from '#core/outcomes';
 import { setOrder } from '#core/plan';
-import type { Exercise } from '#core/protocol';
-import { type Limb, limbKind } from '#core/quantity';
+import { dayAt, isEqual, isoOf, type Limb, limbKind, MS_PER_MINUTE } from '#core/quantity';
 import { operatedOn } from '#core/record';
 import { checkTest } from '#core/strength';
 import type { TableKind } from '#core/table';
+import { writeAudit } from '../../db/audit';
 import type { Prepare } from '../../db/dialect/connection';
 import { clientRecord } from '../../record/client';
 import { enterSession } from '../../record/commands/enter-session';
@@ -24,65 +25,34 @@ import { keepStrengthTest } from '../../record/commands/keep-strength-test';
 import { conditionFacts } from '../../record/condition';
 import { coursePlanRecord } from '../../record/course-plan';
 import { fitRecord } from '../../record/fit';
+import { occlusionPressureRecord } from '../../record/occlusion-pressure';
+import { outcomeRecord } from '../../record/outcome';
 import { versionAt } from '../../record/prescription';
 import { findRow, findRows, read } from '../../record/read';
-import { sessionEventRecord } from '../../record/session-event';
-import type { AddedRow } from '../imports';
+import { sessionRecord } from '../../record/session';
+import { readLog, sessionEventRecord } from '../../record/session-event';
+import { strengthTestRecord } from '../../record/strength-test';
+import { changeRows } from '../../record/write';
+import { type Came, keepOnce, SAME } from './keep-once';
+import { addByName, type KeepingRows, RefusedCell } from './keeping';
 
-/** Why a row is not imported, at which of its fields. */
-export class RefusedCell extends MessageError {
-  readonly code = 'refused-cell';
-
-  constructor(
-    readonly field: string,
-    says: Message,
-  ) {
-    super(says);
-  }
-}
-
-/** What rows are kept by: who works, when it is, and what the practice has. */
-export type KeepingRows = {
-  prepare: Prepare;
-  practitionerId: string;
-  nowMs: number;
-  aheadMs: number;
-  cuffs: readonly Cuff[];
-  pumps: readonly Pump[];
-  /** How the trials of the practice have spread so far (rule LOP-3). */
-  spread: Spread;
-  library: Readonly<Record<string, Exercise>>;
-  measures: MeasureBook;
-  /** Ids of people by their name in small letters. */
-  people: Map<string, string[]>;
-};
-
-/** All people by their name, read once for a table: no index finds names whatever their capitals. */
-export function readPeopleByName(prepare: Prepare): Map<string, string[]> {
-  const people = new Map<string, string[]>();
-  for (const { id, name } of findRows(prepare, clientRecord, 'all', ['id', 'name']))
-    addByName(people, name, id);
-  return people;
-}
-
-function addByName(people: Map<string, string[]>, name: string, id: string): void {
-  people.set(name.toLowerCase(), [...(people.get(name.toLowerCase()) ?? []), id]);
-}
-
-type Keep<K extends TableKind> = (row: TableRow<K>, keeping: KeepingRows) => AddedRow[];
+type Keep<K extends TableKind> = (row: TableRow<K>, keeping: KeepingRows) => Came;
 
 /** Keeps a row of each kind by the rules that the same thing is kept by where it is typed in. @throws RefusedCell */
 export const KEEP: { [K in TableKind]: Keep<K> } = {
-  people: ({ person, story }, { prepare, nowMs, people }) => {
-    if (people.has(person.toLowerCase()))
-      throw new RefusedCell(
-        'person',
-        msg('{person} is here already. Take the row out, or say who it is.', { person }),
-      );
+  people: ({ person, ...said }, keeping) => {
+    const { prepare, nowMs, people } = keeping;
+    const [known, another] = people.get(person.toLowerCase()) ?? [];
+    if (another) throw new RefusedCell('person', SEVERAL({ person }));
+    if (said.bornOn !== null && said.bornOn > isoDay(nowMs))
+      throw new RefusedCell('bornOn', msg('{day} is to come. Check the date.', { day: said.bornOn }));
+    if (known) return { did: completeAbout(keeping, known, said) ? 'updated' : 'same', added: [] };
     const id = randomUUID();
+    const { story, ...about } = said;
     keepClient(prepare, { id, name: person, story: story ?? '', addedAtMs: nowMs });
+    changeRows(prepare, clientRecord, { id }, { about: { ...NOTHING_KNOWN, ...filled(about) } });
     addByName(people, person, id);
-    return [{ kind: 'client', rowId: id }];
+    return { did: 'added', added: [{ kind: 'client', rowId: id }] };
   },
 
   fits: ({ person, day, limb, girthCm, cuffId }, keeping) => {
@@ -90,16 +60,22 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     const cuff = cuffIn(keeping, cuffId);
     refuse('girthCm', checkGirth(limb, girthCm));
     refuse('cuffId', checkCuff(limb, girthCm, cuff, cuffs));
-    const id = randomUUID();
-    keepFit(prepare, {
-      id,
-      clientId: clientOf(keeping, person),
-      atMs: atNoon(day, keeping),
-      limb,
-      girthCm,
-      worn: cuff,
-    });
-    return [{ kind: 'fit', rowId: id }];
+    const clientId = clientOf(keeping, person);
+    const atMs = atNoon(day, keeping);
+    return keepOnce(
+      keeping,
+      {
+        ...{ kind: 'fit', clientId, day },
+        rows: findRows(prepare, fitRecord, { clientId, limb, superseded: COUNTED }, [
+          'id',
+          'atMs',
+          'girthCm',
+          'kitId',
+        ]),
+        isSame: (fit) => fit.girthCm === girthCm && fit.kitId === cuff.id,
+      },
+      (id) => keepFit(prepare, { id, clientId, atMs, limb, girthCm, worn: cuff }),
+    );
   },
 
   pressures: ({ person, day, limb, position, cuffId, method, pressureMmHg, stepMmHg }, keeping) => {
@@ -129,19 +105,31 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
       'pressureMmHg',
       checkPlausibility(estimate.pressure.value, { girthCm: girth, widthCm: cuff.widthCm }),
     );
-    const id = randomUUID();
-    keepOcclusionPressure(prepare, {
-      id,
-      clientId,
-      atMs,
-      how: { limb, position, method, site, readingSchool: 'first-silence' },
-      worn: { cuffId: cuff.id, label: cuff.label, widthCm: cuff.widthCm, girthCm: girth },
-      gauge,
-      estimate,
-      pressure: fromATable(estimate.pressure),
-      trials: [],
-    });
-    return [{ kind: 'occlusion-pressure', rowId: id }];
+    return keepOnce(
+      keeping,
+      {
+        ...{ kind: 'occlusion-pressure', clientId, day },
+        rows: findRows(
+          prepare,
+          occlusionPressureRecord,
+          { clientId, limb, position, cuffId: cuff.id, superseded: COUNTED },
+          ['id', 'atMs', 'method', 'pressureMmHg'],
+        ),
+        isSame: (one) => one.method === method && one.pressureMmHg === estimate.pressure.value,
+      },
+      (id) =>
+        keepOcclusionPressure(prepare, {
+          id,
+          clientId,
+          atMs,
+          how: { limb, position, method, site, readingSchool: 'first-silence' },
+          worn: { cuffId: cuff.id, label: cuff.label, widthCm: cuff.widthCm, girthCm: girth },
+          gauge,
+          estimate,
+          pressure: fromATable(estimate.pressure),
+          trials: [],
+        }),
+    );
   },
 
   'strength-tests': ({ person, day, exerciseId, side, loadKg, reps }, keeping) => {
@@ -156,9 +144,17 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
       checkTest(exerciseId, exercise, { side, reps }, operatedAt(prepare, clientId, atMs)),
       'guards too',
     );
-    const id = randomUUID();
-    keepStrengthTest(prepare, { id, clientId, atMs, exerciseId, side, loadKg, reps });
-    return [{ kind: 'strength-test', rowId: id }];
+    return keepOnce(
+      keeping,
+      {
+        ...{ kind: 'strength-test', clientId, day },
+        rows: findRows(prepare, strengthTestRecord, { clientId, exerciseId, side, superseded: COUNTED }, [
+          ...(['id', 'atMs', 'loadKg', 'reps'] as const),
+        ]),
+        isSame: (one) => one.loadKg === loadKg && one.reps === reps,
+      },
+      (id) => keepStrengthTest(prepare, { id, clientId, atMs, exerciseId, side, loadKg, reps }),
+    );
   },
 
   outcomes: ({ person, day, measureId, limb, values, setting, note }, keeping) => {
@@ -170,9 +166,18 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     const taken = { measureId, limb, repeats: values, setting: setting ?? '', note: note ?? '' };
     const [wrong] = checkTaken(taken, measure);
     if (wrong) throw new RefusedCell(wrong.field === 'repeats' ? 'values' : wrong.field, wrong.message);
-    const id = randomUUID();
-    keepOutcome(prepare, { id, clientId, ...taken, atMs: atNoon(day, keeping), practitionerId }, measure);
-    return [{ kind: 'outcome', rowId: id }];
+    const atMs = atNoon(day, keeping);
+    return keepOnce(
+      keeping,
+      {
+        ...{ kind: 'outcome', clientId, day },
+        rows: findRows(prepare, outcomeRecord, { clientId, measureId, limb, withdrawn: null }, [
+          ...(['id', 'atMs', 'repeats', 'setting'] as const),
+        ]).filter((one) => one.setting === taken.setting),
+        isSame: (one) => isEqual(one.repeats, values),
+      },
+      (id) => keepOutcome(prepare, { id, clientId, ...taken, atMs, practitionerId }, measure),
+    );
   },
 
   sessions: ({ person, day, time, plan: name, reps, effort, jointPain }, keeping) => {
@@ -194,6 +199,21 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     );
     const sets = done.map((set, at) => ({ ...set, effort: at === done.length - 1 ? effort : null }));
     if (sets.length === 0) throw new RefusedCell('reps', msg('No set was done. Take the row out.'));
+    // A session on paper is entered once; what is wrong with it is corrected where it is.
+    const there = findRow(
+      prepare,
+      sessionRecord,
+      { clientId, superseded: COUNTED, openedAtMs: startedAtMs },
+      ['id'],
+    );
+    if (
+      there &&
+      isEqual(
+        repsDone(prepare, there.id),
+        sets.map((set) => set.reps),
+      )
+    )
+      return SAME;
     const id = randomUUID();
     enterSession(
       prepare,
@@ -206,12 +226,59 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
       { nowMs, aheadMs, practitionerId },
     );
     const events = findRows(prepare, sessionEventRecord, { sessionId: id }, ['id'], { order: 'seq' });
-    return [
-      { kind: 'session', rowId: id },
-      ...events.map((event) => ({ kind: 'event' as const, rowId: event.id })),
-    ];
+    return {
+      did: 'added',
+      added: [
+        { kind: 'session', rowId: id },
+        ...events.map((event) => ({ kind: 'event' as const, rowId: event.id })),
+      ],
+    };
   },
 };
+
+/** The repetitions of each set of a session, in their order. */
+const repsDone = (prepare: Prepare, sessionId: string): number[] =>
+  readLog(prepare, sessionId).flatMap((event) => (event.type === 'set-ended' ? [event.reps] : []));
+
+/** What was not retracted, whether something newer has taken its place or not. */
+const COUNTED = [0, 1] as const;
+
+const SEVERAL = (values: { person: string }) =>
+  msg('Several people are called {person}. Enter it where they stand.', values);
+
+/** What a table says of a person, but for what it leaves empty. */
+const filled = <T extends object>(said: T): Partial<{ [K in keyof T]: NonNullable<T[K]> }> =>
+  Object.fromEntries(Object.entries(said).filter(([, value]) => value !== null)) as never;
+
+/** Adds what a table says of a person who is here. @returns whether that changes anything */
+function completeAbout(
+  { prepare, practitionerId, nowMs }: KeepingRows,
+  clientId: string,
+  { story, ...said }: Omit<TableRow<'people'>, 'person'>,
+): boolean {
+  const known = findRow(prepare, clientRecord, { id: clientId }, ['name', 'story', 'about']);
+  if (!known) return false;
+  if (said.bornOn !== null && known.about.bornOn !== '' && known.about.bornOn !== said.bornOn)
+    throw new RefusedCell(
+      'bornOn',
+      msg('{name} is here with another birth date. Correct one of them, or name this person otherwise.', {
+        name: known.name,
+      }),
+    );
+  const now = { story: story ?? known.story, about: { ...known.about, ...filled(said) } };
+  if (isEqual(now, { story: known.story, about: known.about })) return false;
+  changeRows(prepare, clientRecord, { id: clientId }, now);
+  const detail = { from: known, to: now };
+  writeAudit(
+    prepare,
+    { action: 'person-changed', subject: clientId, detail },
+    { practitionerId, atMs: nowMs },
+  );
+  return true;
+}
+
+const isoDay = (atMs: number): string =>
+  isoOf(dayAt(atMs, -new Date(atMs).getTimezoneOffset() * MS_PER_MINUTE));
 
 const NOON = '12:00';
 /** How a pressure on paper was most likely come at, where it does not say. */
@@ -234,11 +301,7 @@ function clientOf({ people }: KeepingRows, person: string): string {
       'person',
       msg('No client is called {person}. Import the people first, or correct the name.', { person }),
     );
-  if (another)
-    throw new RefusedCell(
-      'person',
-      msg('Several people are called {person}. Enter it where they stand.', { person }),
-    );
+  if (another) throw new RefusedCell('person', SEVERAL({ person }));
   return one;
 }
 

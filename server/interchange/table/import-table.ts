@@ -9,7 +9,9 @@ import { clientOf } from '../../record/archived-rows';
 import { TABLES_OF_A_CLIENT } from '../../record/of-client';
 import { isStorable } from '../../storable';
 import { type AddedRow, addToImport, beginImport, endImport } from '../imports';
-import { KEEP, type KeepingRows, RefusedCell } from './import-row';
+import { KEEP } from './import-row';
+import type { Came } from './keep-once';
+import { type KeepingRows, RefusedCell } from './keeping';
 
 const MOST_NAMED = 1_000;
 /** No row of a table is longer, as the core reads it. */
@@ -44,7 +46,8 @@ export async function importTable(
   const list = { id: randomUUID(), nowMs, practitionerId, words, clientIds: [] as string[] };
   const people = new Set<string>();
   const refused: RefusedRow[] = [];
-  let [row, taken, left, listed] = [0, 0, 0, 0];
+  let [row, left, listed] = [0, 0, 0];
+  const did = { added: 0, updated: 0, same: 0 };
   for (const slice of slicesOf(lines)) {
     await inTurn(
       (prepare) => {
@@ -52,8 +55,8 @@ export async function importTable(
           row += 1;
           const came = keepApart(kind, line, { ...keeping, prepare });
           if (!(came instanceof RefusedCell)) {
-            taken += 1;
-            return came;
+            did[came.did] += 1;
+            return came.added;
           }
           left += 1;
           if (refused.length < MOST_NAMED) refused.push({ row, field: came.field, reason: came.says });
@@ -71,7 +74,8 @@ export async function importTable(
   if (listed > 0) {
     await inTurn((prepare) => endImport(prepare, { ...list, clientIds: [...people] }, listed), 'keep');
   }
-  return { id: list.id, taken, refused: left, rows: refused };
+  const { added, updated, same } = did;
+  return { id: list.id, taken: added + updated, updated, same, refused: left, rows: refused };
 }
 
 function* slicesOf(lines: Iterable<string>): Generator<string[]> {
@@ -86,7 +90,7 @@ function* slicesOf(lines: Iterable<string>): Generator<string[]> {
 }
 
 /** Keeps a row, or nothing of it. */
-function keepApart(kind: TableKind, line: string, keeping: KeepingRows): AddedRow[] | RefusedCell {
+function keepApart(kind: TableKind, line: string, keeping: KeepingRows): Came | RefusedCell {
   const { prepare } = keeping;
   prepare('savepoint table_row').run();
   const came = keepLine(kind, line, keeping);
@@ -95,7 +99,7 @@ function keepApart(kind: TableKind, line: string, keeping: KeepingRows): AddedRo
   return came;
 }
 
-function keepLine(kind: TableKind, line: string, keeping: KeepingRows): AddedRow[] | RefusedCell {
+function keepLine(kind: TableKind, line: string, keeping: KeepingRows): Came | RefusedCell {
   const read = TABLE_ROWS[kind].safeParse(jsonOf(line));
   if (!read.success) {
     const [issue] = read.error.issues;
@@ -105,7 +109,7 @@ function keepLine(kind: TableKind, line: string, keeping: KeepingRows): AddedRow
     );
   }
   try {
-    return (KEEP[kind] as (row: unknown, keeping: KeepingRows) => AddedRow[])(read.data, keeping);
+    return (KEEP[kind] as (row: unknown, keeping: KeepingRows) => Came)(read.data, keeping);
   } catch (error) {
     if (error instanceof RefusedCell) return error;
     if (error instanceof Problem) return new RefusedCell(error.errors[0]?.path ?? '', error.says);
@@ -125,7 +129,7 @@ function jsonOf(line: string): unknown {
 function peopleIn(prepare: Prepare, added: readonly AddedRow[]): string[] {
   const people = new Set<string>();
   for (const { kind, rowId } of added) {
-    const { table } = ARCHIVED[kind];
+    const { table } = ARCHIVED[kind === 'withdrawal' ? 'outcome' : kind];
     if (kind === 'client') people.add(rowId);
     else if (TABLES_OF_A_CLIENT.includes(table)) {
       const clientId = clientOf(prepare, table, rowId);

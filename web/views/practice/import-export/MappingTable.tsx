@@ -1,158 +1,197 @@
 import { t } from '@lingui/core/macro';
+import type { PracticeView } from '#contract/practice';
+import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity';
 import {
-  type ColumnUnit,
-  DATE_ORDERS,
-  type DateOrder,
-  type DecimalMark,
+  type Branch,
   fieldsOf,
-  type Known,
-  type MappedColumn,
+  type MappedField,
   type Mapping,
+  type ReadBy,
   readRow,
+  recognise,
   type TableField,
-  unitIn,
 } from '#core/table';
+import { serverNow } from '../../../data/clock';
 import { translate } from '../../../language/translate';
 import { WideTable } from '../../../parts/base/WideTable';
 import { Picker } from '../../../parts/fields/Picker';
+import { isoDay } from '../../../words/noon';
 import type { Look } from '../../../workers/table.worker';
+import { knownNames } from './known-names';
+import { MappedCell } from './MappedCell';
 import { storedWords } from './stored-words';
 
-const NONE = 'none';
 const SHOWN_ROWS = 3;
-const UNITS: Record<'mass' | 'length', readonly ColumnUnit[]> = {
-  mass: ['kg', 'lb'],
-  length: ['cm', 'mm', 'in'],
-};
-const MARKS: { value: DecimalMark | typeof NONE; label: string }[] = [
-  { value: NONE, label: t`not said` },
-  { value: 'point', label: '54.5' },
-  { value: 'comma', label: '54,5' },
-];
 
 type Props = {
   mapping: Mapping;
   look: Look;
-  known: Known;
-  units: { mass: ColumnUnit; length: ColumnUnit };
+  practice: PracticeView;
+  /** After another column: how its dates and figures are written follows from its rows. */
   change: (mapping: Mapping) => void;
+  /** After a unit, an order of dates or a decimal mark was chosen, which stays. */
+  choose: (mapping: Mapping) => void;
 };
 
-/** Each field with the column it is read from, and its first rows as they will be stored. */
-export function MappingTable({ mapping, look, known, units, change }: Props) {
-  const read = look.rows.slice(0, SHOWN_ROWS).map((cells) => readRow(cells, mapping, known, units));
-  const map = (id: string, column: MappedColumn | null) => {
-    const { [id]: _, ...others } = mapping.columns;
-    change({ ...mapping, columns: column ? { ...others, [id]: column } : others });
-  };
+/** Each field with the column it is read from, and its first rows as they will be stored; in a wide table, limb by limb. */
+export function MappingTable({ mapping, look, practice, change, choose }: Props) {
+  const { massUnit, lengthUnit, dateOrder } = practice.settings;
+  const by: ReadBy = { units: { mass: massUnit, length: lengthUnit }, today: isoDay(serverNow()) };
+  const known = knownNames(practice);
+  const firstRows = (of: Mapping) =>
+    look.rows.slice(0, SHOWN_ROWS).map((cells) => readRow(cells, of, known, by)[0]);
+  const { wide } = mapping;
   const fields = fieldsOf(mapping.kind);
-  const has = (as: TableField['reading']['as']) => fields.some(([, { reading }]) => reading.as === as);
+  const inBranches = new Set((wide?.branches ?? []).flatMap((branch) => Object.keys(branch.fields)));
+  const withField = (id: string, mapped: MappedField | null): Mapping => {
+    const { [id]: _, ...others } = mapping.fields;
+    return { ...mapping, fields: mapped ? { ...others, [id]: mapped } : others };
+  };
+  const withBranch = (at: number, branch: Branch): Mapping => ({
+    ...mapping,
+    wide: wide && { ...wide, branches: wide.branches.map((one, place) => (place === at ? branch : one)) },
+  });
+  const shown = firstRows(mapping);
+  const sided = recognise(mapping.kind, look.headings, look.rows, { dateOrder, units: by.units }).wide;
+  const row = (
+    id: string,
+    field: TableField,
+    label: string,
+    mapped: MappedField | undefined,
+    read: readonly (ReturnType<typeof readRow>[number] | undefined)[],
+    to: (mapped: MappedField | null) => Mapping,
+  ) => (
+    <tr key={label} className="border-t border-rule align-middle">
+      <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
+        {label}
+        {field.optional && <span className="text-[14px] font-normal text-quiet"> {t`if it is there`}</span>}
+      </th>
+      <td className="pr-4">
+        <MappedCell
+          label={label}
+          field={field}
+          mapped={mapped}
+          look={look}
+          practice={practice}
+          units={by.units}
+          change={(next) => change(to(next))}
+          choose={(next) => choose(to(next))}
+        />
+      </td>
+      {read.map((one, at) => (
+        <td
+          // biome-ignore lint/suspicious/noArrayIndexKey: rows of a file have no other name than their place.
+          key={at}
+          className="max-w-48 truncate pr-4 text-[15px]"
+        >
+          <Stored id={id} field={field} row={one} practice={practice} />
+        </td>
+      ))}
+    </tr>
+  );
   return (
-    <div className="space-y-3">
-      <WideTable className="w-full border-t border-ink/40">
-        <thead>
-          <tr className="text-left text-[14px] text-quiet">
-            <th className="py-1 pr-4 font-normal">{t`Field`}</th>
-            <th className="pr-4 font-normal">{t`is the column`}</th>
-            <th className="pr-4 font-normal" colSpan={SHOWN_ROWS}>
-              {t`as it will be stored, the first rows`}
-            </th>
+    <WideTable className="w-full border-t border-ink/40">
+      <thead>
+        <tr className="text-left text-[14px] text-quiet">
+          <th className="py-1 pr-4 font-normal">{t`Field`}</th>
+          <th className="pr-4 font-normal">{t`is the column`}</th>
+          <th className="pr-4 font-normal" colSpan={SHOWN_ROWS}>
+            {t`as it will be stored, the first rows`}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {fields
+          .filter(([id]) => !inBranches.has(id) && id !== wide?.field)
+          .map(([id, field]) =>
+            row(id, field, translate(field.label), mapping.fields[id], shown, (mapped) =>
+              withField(id, mapped),
+            ),
+          )}
+        {wide?.branches.map((branch, at) => {
+          const one = firstRows({ ...mapping, wide: { ...wide, branches: [branch] } });
+          return [
+            <tr key={branch.heading} className="border-t border-ink/40">
+              <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
+                {t`Columns like “${branch.heading}”`}
+              </th>
+              <td colSpan={1 + SHOWN_ROWS}>
+                {wide.field === 'limb' && (
+                  <Picker
+                    label={t`Limb of “${branch.heading}”`}
+                    hideLabel
+                    value={branch.value ?? NO_LIMB}
+                    options={[
+                      { value: NO_LIMB, label: t`choose the limb` },
+                      ...LIMBS.map((value) => ({
+                        value: value as string,
+                        label: translate(LIMB_LABELS[value]),
+                      })),
+                    ]}
+                    onChange={(value) =>
+                      choose(withBranch(at, { ...branch, value: value === NO_LIMB ? null : (value as Limb) }))
+                    }
+                  />
+                )}
+              </td>
+            </tr>,
+            ...fields
+              .filter(([id]) => inBranches.has(id))
+              .map(([id, field]) =>
+                row(
+                  id,
+                  field,
+                  `${translate(field.label)}, ${branch.heading}`,
+                  branch.fields[id],
+                  one,
+                  (mapped) => {
+                    const { [id]: _, ...others } = branch.fields;
+                    return withBranch(at, {
+                      ...branch,
+                      fields: mapped ? { ...others, [id]: mapped } : others,
+                    });
+                  },
+                ),
+              ),
+          ];
+        })}
+      </tbody>
+      {(wide ?? sided) && (
+        <tfoot>
+          <tr>
+            <td colSpan={2 + SHOWN_ROWS} className="border-t border-rule">
+              <button
+                type="button"
+                className="min-h-11 underline underline-offset-4"
+                onClick={() => change(wide ? { ...mapping, wide: null } : { ...mapping, wide: sided })}
+              >
+                {wide
+                  ? t`Each row is of one limb: choose the column that says which`
+                  : t`Left and right are next to each other`}
+              </button>
+            </td>
           </tr>
-        </thead>
-        <tbody>
-          {fields.map(([id, field]) => {
-            const mapped = mapping.columns[id];
-            return (
-              <tr key={id} className="border-t border-rule align-middle">
-                <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
-                  {translate(field.label)}
-                  {field.optional && (
-                    <span className="text-[14px] font-normal text-quiet"> {t`if it is there`}</span>
-                  )}
-                </th>
-                <td className="pr-4">
-                  <div className="flex min-w-44 gap-2">
-                    <Picker
-                      label={t`Column of ${translate(field.label)}`}
-                      hideLabel
-                      value={mapped ? String(mapped.column) : NONE}
-                      options={[
-                        { value: NONE, label: field.optional ? t`not in the file` : t`choose a column` },
-                        ...look.headings.map((heading, at) => ({
-                          value: String(at),
-                          label: heading.trim() || t`column ${at + 1}`,
-                        })),
-                      ]}
-                      onChange={(value) =>
-                        map(
-                          id,
-                          value === NONE
-                            ? null
-                            : { column: Number(value), unit: unitIn(look.headings[Number(value)] ?? '') },
-                        )
-                      }
-                    />
-                    {mapped && field.reading.as === 'figure' && field.reading.unit !== 'none' && (
-                      <Picker
-                        label={t`Unit of ${translate(field.label)}`}
-                        hideLabel
-                        value={mapped.unit ?? units[field.reading.unit]}
-                        options={UNITS[field.reading.unit].map((unit) => ({
-                          value: unit,
-                          label: unit,
-                        }))}
-                        onChange={(unit) => map(id, { ...mapped, unit })}
-                      />
-                    )}
-                  </div>
-                </td>
-                {read.map((row, at) => (
-                  <td
-                    // biome-ignore lint/suspicious/noArrayIndexKey: rows of a file have no other name than their place.
-                    key={at}
-                    className="max-w-48 truncate pr-4 text-[15px]"
-                  >
-                    <Stored id={id} field={field} row={row} />
-                  </td>
-                ))}
-              </tr>
-            );
-          })}
-        </tbody>
-      </WideTable>
-      <div className="flex flex-wrap gap-4">
-        {has('day') && (
-          <Picker
-            label={t`Dates are written`}
-            value={mapping.dateOrder ?? NONE}
-            options={[
-              { value: NONE, label: t`not said` },
-              ...Object.entries(DATE_ORDERS).map(([value, { label }]) => ({
-                value: value as DateOrder,
-                label: translate(label),
-              })),
-            ]}
-            onChange={(value) =>
-              change({ ...mapping, dateOrder: value === NONE ? null : (value as DateOrder) })
-            }
-          />
-        )}
-        {(has('figure') || has('figures')) && (
-          <Picker
-            label={t`Figures are written`}
-            value={mapping.decimalMark ?? NONE}
-            options={MARKS}
-            onChange={(value) => change({ ...mapping, decimalMark: value === NONE ? null : value })}
-          />
-        )}
-      </div>
-    </div>
+        </tfoot>
+      )}
+    </WideTable>
   );
 }
 
-function Stored({ id, field, row }: { id: string; field: TableField; row: ReturnType<typeof readRow> }) {
-  if (row.ok) return <span className="tabular-nums">{storedWords(field, row.row[id])}</span>;
-  const bad = row.bad.find((cell) => cell.field === id);
+const NO_LIMB = 'none';
+
+function Stored({
+  id,
+  field,
+  row,
+  practice,
+}: {
+  id: string;
+  field: TableField;
+  practice: PracticeView;
+  row: ReturnType<typeof readRow>[number] | undefined;
+}) {
+  if (row?.ok) return <span className="tabular-nums">{storedWords(field, row.row[id], practice)}</span>;
+  const bad = row?.bad.find((cell) => cell.field === id);
   return bad ? (
     <span className="text-vermilion">{translate(bad.reason)}</span>
   ) : (

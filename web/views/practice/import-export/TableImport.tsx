@@ -5,20 +5,22 @@ import { proxy } from 'comlink';
 import { type ReactNode, useState } from 'react';
 import type { PracticeView } from '#contract/practice';
 import { type Message, sentences } from '#core/message';
-import { dayOf } from '#core/quantity';
 import {
   type BadCell,
-  type DateOrder,
+  type Doubt,
+  doubtsIn,
+  kindsIn,
   likelyKind,
   type Mapping,
   missingIn,
-  openDate,
   recognise,
   TABLE_KINDS,
   TABLES,
+  type TableKind,
   withForms,
 } from '#core/table';
 import { failureWords } from '../../../data/api';
+import { serverNow } from '../../../data/clock';
 import { previewTable, useImportTable } from '../../../data/import-export';
 import { saveFile } from '../../../data/save-file';
 import { language } from '../../../language/language';
@@ -28,8 +30,7 @@ import { Reading } from '../../../parts/base/Reading';
 import { FieldError } from '../../../parts/fields/Field';
 import { Picker } from '../../../parts/fields/Picker';
 import { notify } from '../../../state/notices';
-import { day } from '../../../words/format';
-import { noonOf } from '../../../words/noon';
+import { isoDay, isoWords } from '../../../words/noon';
 import type { Look } from '../../../workers/table.worker';
 import { tablesWorker } from '../../../workers/tables';
 import { keepMapping, keptMapping } from './kept-mappings';
@@ -58,8 +59,10 @@ export function TableImport({
   return <MapTable file={file} look={look} practice={practice} done={done} />;
 }
 
-const firstMapping = ({ headings, rows }: Look, dateOrder: DateOrder): Mapping =>
-  keptMapping(headings) ?? recognise(likelyKind(headings), headings, rows, dateOrder);
+const doubtWords = (doubt: Doubt): string =>
+  doubt.of === 'day'
+    ? t`“${doubt.heading}”: ${doubt.text} is read as ${isoWords(doubt.day)}.`
+    : t`“${doubt.heading}” does not say its unit: ${doubt.text} is read as ${doubt.unit}.`;
 
 function MapTable({
   file,
@@ -72,12 +75,17 @@ function MapTable({
   practice: PracticeView;
   done: () => void;
 }) {
-  const { dateOrder } = practice.settings;
-  const [mapping, setMapping] = useState(() => firstMapping(look, dateOrder));
+  const { dateOrder, massUnit, lengthUnit } = practice.settings;
   // Columns without a unit of their own are in the practice's, until their row says otherwise.
-  const units = { mass: practice.settings.massUnit, length: practice.settings.lengthUnit };
-  const open = missingIn(mapping, units);
-  const ambiguous = openDate(mapping, look.rows);
+  const usual = { dateOrder, units: { mass: massUnit, length: lengthUnit } };
+  const mappingFor = (kind: TableKind): Mapping =>
+    keptMapping(kind, look.headings) ?? recognise(kind, look.headings, look.rows, usual);
+  const [mapping, setMapping] = useState(() => mappingFor(likelyKind(look.headings)));
+  /** Kinds that this file has brought in already: one sheet may have people, girths and pressures next to each other. */
+  const [brought, setBrought] = useState<readonly TableKind[]>([]);
+  const others = kindsIn(look.headings).filter((kind) => kind !== mapping.kind && !brought.includes(kind));
+  const open = missingIn(mapping);
+  const doubts = doubtsIn(mapping, look.headings, look.rows, usual.units);
   const twice = [
     ...new Set(look.headings.filter((head, at) => head !== '' && look.headings.indexOf(head) !== at)),
   ];
@@ -85,9 +93,9 @@ function MapTable({
     <MappingTable
       mapping={mapping}
       look={look}
-      known={knownNames(practice)}
-      units={units}
-      change={(next) => setMapping(withKeptForms(next, look, mapping, dateOrder))}
+      practice={practice}
+      change={(next) => setMapping(withForms(next, look.rows, usual))}
+      choose={setMapping}
     />
   );
   return (
@@ -101,10 +109,25 @@ function MapTable({
             value,
             label: inSentence(TABLES[value].label),
           }))}
-          onChange={(kind) => setMapping(recognise(kind, look.headings, look.rows, dateOrder))}
+          onChange={(kind) => setMapping(mappingFor(kind))}
         />
-        <Button onClick={done}>{t`Cancel`}</Button>
+        <Button onClick={done}>{brought.length > 0 ? t`Done` : t`Cancel`}</Button>
       </div>
+      {others.length > 0 && (
+        <p className="flex flex-wrap items-center gap-x-4 text-[15px]">
+          {t`Also in this file:`}
+          {others.map((kind) => (
+            <button
+              key={kind}
+              type="button"
+              className="min-h-11 underline underline-offset-4"
+              onClick={() => setMapping(mappingFor(kind))}
+            >
+              {inSentence(TABLES[kind].label)}
+            </button>
+          ))}
+        </p>
+      )}
       {look.encoding !== 'utf-8' && (
         <p className="text-[15px] text-quiet">
           {t`Read as ${look.encoding === 'windows-1252' ? 'Latin 1' : 'UTF-16'}: look whether names have their letters.`}
@@ -115,10 +138,12 @@ function MapTable({
           {t`Several columns are called “${twice.join('”, “')}”: of those the first is taken, unless you choose another.`}
         </p>
       )}
-      {ambiguous && (
-        <p className="text-ochre">
-          {t`${ambiguous.text} is read as ${day(noonOf(dayOf(ambiguous.day)).getTime())}. If that is wrong, choose below how dates are written.`}
-        </p>
+      {doubts.length > 0 && (
+        <ul className="text-ochre" aria-label={t`To look at`}>
+          {doubts.map((doubt) => (
+            <li key={`${doubt.field} ${doubt.heading}`}>{doubtWords(doubt)}</li>
+          ))}
+        </ul>
       )}
       {open.length > 0 ? (
         <>
@@ -134,13 +159,17 @@ function MapTable({
         </>
       ) : (
         <ReadAndTake
+          key={mapping.kind}
           file={file}
           look={look}
           mapping={mapping}
           practice={practice}
           done={() => {
             keepMapping(look.headings, mapping);
-            done();
+            const [next] = others;
+            if (!next) return done();
+            setBrought([...brought, mapping.kind]);
+            setMapping(mappingFor(next));
           }}
         >
           {columns}
@@ -148,17 +177,6 @@ function MapTable({
       )}
     </section>
   );
-}
-
-/** Forms that were chosen stay chosen; those that follow from the columns are worked out again. */
-function withKeptForms(next: Mapping, look: Look, before: Mapping, usualOrder: DateOrder): Mapping {
-  if (next.dateOrder !== before.dateOrder || next.decimalMark !== before.decimalMark) return next;
-  const stated = withForms(next, look.rows, usualOrder);
-  return {
-    ...next,
-    dateOrder: stated.dateOrder ?? next.dateOrder,
-    decimalMark: stated.decimalMark ?? next.decimalMark,
-  };
 }
 
 type WholeProps = {
@@ -179,12 +197,13 @@ function ReadAndTake({ file, look, mapping, practice, done, children }: WholePro
     queryKey: ['table', file.name, file.size, file.lastModified, mapping],
     queryFn: async () => {
       const units = { mass: practice.settings.massUnit, length: practice.settings.lengthUnit };
+      const by = { units, today: isoDay(serverNow()) };
       const read = await tablesWorker().read(
         file,
         look.encoding,
         mapping,
         knownNames(practice),
-        units,
+        by,
         proxy(setRowsRead),
       );
       const answer = await previewTable(mapping.kind, file.name, read.good);
@@ -209,17 +228,26 @@ function ReadAndTake({ file, look, mapping, practice, done, children }: WholePro
       </>
     );
   const { read, answer, refused } = data;
-  const { taken } = answer;
-  const left = read.total - taken;
+  const { taken, updated, same } = answer;
+  const left = read.total - taken - same;
   return (
     <div className="space-y-4">
       <div className="flex flex-wrap items-center gap-4">
         <p role="status" className="min-w-72 flex-1 text-lg">
           <Trans>
-            <strong className="figures">{taken.toLocaleString(language.get())}</strong> of{' '}
+            <strong className="figures">{(taken + same).toLocaleString(language.get())}</strong> of{' '}
             {read.total.toLocaleString(language.get())} rows are good
             {left > 0 ? t`; ${left.toLocaleString(language.get())} ${left === 1 ? t`is` : t`are`} not.` : '.'}
           </Trans>
+          {same > 0 && <> {t`${same.toLocaleString(language.get())} on record already.`}</>}
+          {updated > 0 && (
+            <>
+              {' '}
+              {mapping.kind === 'people'
+                ? t`${updated.toLocaleString(language.get())} add to a person who is here.`
+                : t`${updated.toLocaleString(language.get())} take the place of what an earlier table said.`}
+            </>
+          )}
         </p>
         <Button
           kind="main"

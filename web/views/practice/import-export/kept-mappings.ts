@@ -1,25 +1,14 @@
 import { z } from 'zod';
-import { type Mapping, TABLE_KINDS } from '#core/table';
+import { type Mapping, mappingSchema } from '#core/table';
 import { storedValue } from '../../../state/stored-value';
 
-const keptSchema = z.record(
-  z.string(),
-  z.object({
-    kind: z.enum(TABLE_KINDS),
-    columns: z.record(
-      z.string(),
-      z.object({ column: z.number(), unit: z.enum(['kg', 'lb', 'cm', 'mm', 'in']).nullable() }),
-    ),
-    dateOrder: z.enum(['year-month-day', 'day-month-year', 'month-day-year']).nullable(),
-    decimalMark: z.enum(['point', 'comma']).nullable(),
-  }),
-);
+const keptSchema = z.record(z.string(), mappingSchema);
 
-/** How tables were read on this device, by their headings: the same table is read the same way next time. */
-const kept = storedValue('nervato-table-mappings', '{}');
+/** How tables were read on this device, by their kind and headings: the same table is read the same way next time. */
+const kept = storedValue('nervato-tables', '{}');
 
 const MOST_KEPT = 40;
-const keyOf = (headings: readonly string[]) => headings.join('\u001f');
+const keyOf = (kind: string, headings: readonly string[]) => [kind, ...headings].join('\u001f');
 
 function keptNow(): Record<string, Mapping> {
   try {
@@ -30,10 +19,11 @@ function keptNow(): Record<string, Mapping> {
   }
 }
 
-export const keptMapping = (headings: readonly string[]): Mapping | null =>
-  keptNow()[keyOf(headings)] ?? null;
+export const keptMapping = (kind: string, headings: readonly string[]): Mapping | null =>
+  keptNow()[keyOf(kind, headings)] ?? null;
 
 export function keepMapping(headings: readonly string[], mapping: Mapping): void {
-  const others = Object.entries(keptNow()).filter(([key]) => key !== keyOf(headings));
-  kept.set(JSON.stringify(Object.fromEntries([...others.slice(1 - MOST_KEPT), [keyOf(headings), mapping]])));
+  const key = keyOf(mapping.kind, headings);
+  const others = Object.entries(keptNow()).filter(([other]) => other !== key);
+  kept.set(JSON.stringify(Object.fromEntries([...others.slice(1 - MOST_KEPT), [key, mapping]])));
 }

@@ -1,0 +1,51 @@
+import type { Cuff } from '#core/cuff';
+import type { Pump } from '#core/kit';
+import { type Message, MessageError } from '#core/message';
+import type { Spread } from '#core/occlusion-pressure';
+import type { MeasureBook } from '#core/outcomes';
+import type { Exercise } from '#core/protocol';
+import type { Prepare } from '../../db/dialect/connection';
+import { clientRecord } from '../../record/client';
+import { findRows } from '../../record/read';
+
+/** Why a row is not imported, at which of its fields. */
+export class RefusedCell extends MessageError {
+  readonly code = 'refused-cell';
+
+  constructor(
+    readonly field: string,
+    says: Message,
+  ) {
+    super(says);
+  }
+}
+
+/** What rows are kept by: who works, when it is, and what the practice has. */
+export type KeepingRows = {
+  prepare: Prepare;
+  practitionerId: string;
+  nowMs: number;
+  aheadMs: number;
+  cuffs: readonly Cuff[];
+  pumps: readonly Pump[];
+  /** How the trials of the practice have spread so far (rule LOP-3). */
+  spread: Spread;
+  library: Readonly<Record<string, Exercise>>;
+  measures: MeasureBook;
+  /** Whether the practitioner may retract an entry that an earlier table brought. */
+  mayCorrect: boolean;
+  /** Ids of people by their name in small letters. */
+  people: Map<string, string[]>;
+};
+
+/** All people by their name, read once for a table: no index finds names whatever their capitals. */
+export function readPeopleByName(prepare: Prepare): Map<string, string[]> {
+  const people = new Map<string, string[]>();
+  for (const { id, name } of findRows(prepare, clientRecord, 'all', ['id', 'name']))
+    addByName(people, name, id);
+  return people;
+}
+
+export function addByName(people: Map<string, string[]>, name: string, id: string): void {
+  people.set(name.toLowerCase(), [...(people.get(name.toLowerCase()) ?? []), id]);
+}
