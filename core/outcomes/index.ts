@@ -37,11 +37,13 @@ export type { Rate } from './rate';
 export {
   type Report,
   type ReportBasis,
+  type ReportLine,
   reportSchema,
   reportSections,
   SECTION_TITLES,
   type SectionId,
   sectionIdSchema,
+  USUAL_SECTIONS,
 } from './report';
 export { type FirstAndLast, type Responder, respondersOf } from './responders';
 export { counts, isAside, otherSideOf, type Series, seriesOf, type TestedOnce } from './series';

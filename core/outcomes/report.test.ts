@@ -7,7 +7,13 @@ import { EXERCISES, type Library } from '../protocol/exercises';
 import { foldAll, logOf, START_MS, WHOLE_SESSION } from '../session/session.fixture';
 import { addUp, type LoggedSession } from './add-up';
 import { MEASURES } from './measures';
-import { type ReportBasis, reportSchema, reportSections, type sectionIdSchema } from './report';
+import {
+  type ReportBasis,
+  reportSchema,
+  reportSections,
+  type sectionIdSchema,
+  USUAL_SECTIONS,
+} from './report';
 import { seriesOf } from './series';
 import { sessionLine } from './session-line';
 
@@ -45,6 +51,8 @@ describe('a report', () => {
     ),
     block: { planned: 6, done: 3, missed: 1, toCome: 2 },
     next: [{ about: 'Left thigh', says: 'on Mon', figures: 'Knee extension 62 mmHg, 10 kg' }],
+    health: [{ about: 'Medicines', says: 'None named', figures: '' }],
+    notes: [{ onDay: '2026-05-04', words: 'Walks without a stick.', by: 'Clara' }],
   };
   const lines = (id: (typeof sectionIdSchema.options)[number], of: ReportBasis = basis) =>
     reportSections([id], of)[0]?.lines.map(({ about, says, figures }) => [about, says, figures]);
@@ -53,6 +61,7 @@ describe('a report', () => {
     expect(englishOf(lines('done'))).toEqual([
       ['Sessions', '3 in 5 weeks', 'Knee extension'],
       ['Of the block', '3 of 6 sessions', '1 missed, 2 to come'],
+      ['Knee extension', 'left thigh 100 mmHg', '10 kg'],
       [
         'Left thigh under the cuff',
         '14 minutes in all',
@@ -74,6 +83,50 @@ describe('a report', () => {
       ['The day after', 'Not asked', ''],
     ]);
     expect(englishOf(lines('next'))).toEqual([['Left thigh', 'on Mon', 'Knee extension 62 mmHg, 10 kg']]);
+  });
+
+  it('says from which pressure and load to which each exercise came', () => {
+    const [exercise] = line.exercises;
+    if (!exercise) return expect.unreachable();
+    const done = (days: number, mmHg: number | null, loadKg: number | null) =>
+      on(days, {
+        exercises: [
+          {
+            ...exercise,
+            limbs: [
+              {
+                limb: 'left-thigh',
+                occludedMs: 120_000,
+                pressureTimeMmHgMin: mmHg === null ? null : 2 * mmHg,
+                percentLopMin: null,
+              },
+            ],
+            sets: exercise.sets.map((set, place) => ({
+              ...set,
+              loadKg: loadKg === null ? null : loadKg - (place > 0 ? 1 : 0),
+            })),
+          },
+        ],
+      });
+    const said = (...of: LoggedSession[]) =>
+      englishOf(lines('done', { ...basis, sessions: of, block: null }))?.find(
+        ([about]) => about === 'Knee extension',
+      );
+    expect(said(done(7, 112, 12.5), done(0, 98, 10))).toEqual([
+      'Knee extension',
+      'left thigh 98 → 112 mmHg',
+      '10 kg → 12.5 kg',
+    ]);
+    expect(said(done(0, null, 10), done(7, null, 10))).toEqual(['Knee extension', 'by feel', '10 kg']);
+    expect(said(done(0, null, null))).toBeUndefined();
+  });
+
+  it('says health and notes where they are chosen, and not unless they are', () => {
+    expect(USUAL_SECTIONS).not.toContain('health');
+    expect(englishOf(lines('health'))).toEqual([['Medicines', 'None named', '']]);
+    expect(englishOf(lines('notes'))).toEqual([
+      [expect.stringContaining('2026'), 'Walks without a stick.', 'Clara'],
+    ]);
   });
 
   it('hides nothing that was noticed', () => {
@@ -110,7 +163,7 @@ describe('a report', () => {
     ];
     const of = { ...basis, sessions, weeks: 1, totals: addUp(sessions, library, 0) };
     expect(englishOf(lines('done', of)?.[0]?.[1])).toBe('3 in 1 week');
-    expect(englishOf(lines('done', of)?.[2]?.[2])).toBe(
+    expect(englishOf(lines('done', of)?.[3]?.[2])).toBe(
       '12 sets, at 40 to 62 % of the pressure that stops its flow',
     );
     expect(englishOf(lines('noticed', of)?.[1]?.[1])).toBe('4 of 10');
@@ -140,6 +193,7 @@ describe('a report', () => {
       ),
     ).toEqual([
       ['Sessions', '1 in 1 week', 'Knee extension'],
+      ['Knee extension', 'left thigh 100 mmHg', '10 kg'],
       ['Left thigh under the cuff', '5 minutes in all', ''],
     ]);
   });

@@ -1,16 +1,17 @@
 import { z } from 'zod';
 import { list, type Message, msg, type Text } from '../message/message';
 import { textSchema } from '../message/message-schema';
-import { LIMB_LABELS } from '../quantity/limb';
+import { LIMB_LABELS, LIMB_NAMES, type Limb } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 import { SIGNS } from '../session/signs';
 import type { LoggedSession, LogTotals } from './add-up';
 import type { Series } from './series';
+import type { LineExercise } from './session-line';
 import { chanceWords, changeFigure, verdictWords } from './verdict-words';
 
-export const sectionIdSchema = z.enum(['done', 'changed', 'sure', 'noticed', 'next']);
+export const sectionIdSchema = z.enum(['done', 'changed', 'sure', 'noticed', 'next', 'health', 'notes']);
 export type SectionId = z.infer<typeof sectionIdSchema>;
 
 export const SECTION_TITLES: Record<SectionId, Message> = {
@@ -19,7 +20,18 @@ export const SECTION_TITLES: Record<SectionId, Message> = {
   sure: msg('How sure that is'),
   noticed: msg('What was noticed'),
   next: msg('What comes next'),
+  health: msg('Medicines and limits'),
+  notes: msg('Notes of visits'),
 };
+
+/** What a report has unless it is chosen otherwise: health and notes go to a recipient only where that is meant. */
+export const USUAL_SECTIONS = [
+  'done',
+  'changed',
+  'sure',
+  'noticed',
+  'next',
+] as const satisfies readonly SectionId[];
 
 /** A line of a section: what it is about, what is said of it first, and the figures. */
 const lineSchema = z.object({
@@ -46,14 +58,14 @@ export const reportSchema = z.object({
   sections: z
     .array(z.object({ id: sectionIdSchema, lines: z.array(lineSchema).max(60) }))
     .min(1, msg('Choose at least one section.'))
-    .max(5),
+    .max(7),
   /** Minutes occluded, week by week, for the small picture. */
   weeks: z.array(z.object({ fromMs: z.number().int(), minutes: z.number().min(0) })).max(600),
 });
 export type Report = z.infer<typeof reportSchema>;
-type Line = z.infer<typeof lineSchema>;
+export type ReportLine = z.infer<typeof lineSchema>;
 
-/** What a report is made from. @property next what is planned, in words @property block how far it was kept to; null without one */
+/** What a report is made from. @property health medicines and limits, in words @property next what is planned, in words @property block how far it was kept to; null without one */
 export type ReportBasis = {
   sessions: readonly LoggedSession[];
   totals: LogTotals;
@@ -61,14 +73,17 @@ export type ReportBasis = {
   weeks: number;
   series: readonly Series[];
   block: { planned: number; done: number; missed: number; toCome: number } | null;
-  next: readonly { about: Text; says: Text; figures: Text }[];
+  next: readonly ReportLine[];
+  health: readonly ReportLine[];
+  /** The newest first. */
+  notes: readonly { onDay: string; words: string; by: string }[];
 };
 
 /** The sections of a report in plain words: what was done, what changed, how sure, what was noticed, what next. */
 export const reportSections = (chosen: readonly SectionId[], basis: ReportBasis): Report['sections'] =>
   sectionIdSchema.options.filter((id) => chosen.includes(id)).map((id) => ({ id, lines: LINES[id](basis) }));
 
-const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
+const LINES: Record<SectionId, (basis: ReportBasis) => ReportLine[]> = {
   done: ({ sessions, totals, weeks, block }) => {
     if (totals.sessions === 0) return [line(msg('Sessions'), msg('None yet'))];
     const exercises = [
@@ -94,6 +109,7 @@ const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
             ),
           ]
         : []),
+      ...exerciseLines(sessions),
       ...totals.limbs.map(({ limb, occludedMs, sets }) =>
         line(
           msg('{limb} under the cuff', { limb: LIMB_LABELS[limb] }),
@@ -186,13 +202,63 @@ const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
       ),
     ];
   },
-  next: ({ next }) =>
-    next.length === 0
-      ? [line(msg('Next'), msg('Nothing is planned'))]
-      : next.map(({ about, says, figures }) => line(about, says, figures)),
+  next: ({ next }) => (next.length === 0 ? [line(msg('Next'), msg('Nothing is planned'))] : [...next]),
+  health: ({ health }) => [...health],
+  notes: ({ notes }) =>
+    notes
+      .slice(0, MOST_NOTES)
+      .map(({ onDay, words, by }) => line(msg('{onDay}', { onDay: { isoDay: onDay } }), words, by)),
 };
 
-const line = (about: Text, says: Text, figures: Text = ''): Line => ({ about, says, figures });
+/** As many as a page or two have room for, the newest first. */
+const MOST_NOTES = 20;
+
+/** What each exercise was done with, in the first session that had it and in the last: pressure of each limb, and the heaviest load. */
+function exerciseLines(sessions: readonly LoggedSession[]): ReportLine[] {
+  const done = new Map<string, LineExercise[]>();
+  const inOrder = [...sessions].sort((a, b) => a.startedAtMs - b.startedAtMs);
+  for (const {
+    line: { exercises },
+  } of inOrder)
+    for (const exercise of exercises)
+      done.set(exercise.exerciseId, [...(done.get(exercise.exerciseId) ?? []), exercise]);
+  return [...done.values()].flatMap((times) => {
+    const [first, last] = [times[0], times.at(-1)];
+    if (!first || !last) return [];
+    const pressures = last.limbs.flatMap(({ limb }) => {
+      const [from, to] = [first, last].map((time) => heldMmHg(time, limb));
+      return to == null
+        ? []
+        : [msg('{limb} {pressure} mmHg', { limb: LIMB_NAMES[limb], pressure: fromTo(from ?? to, to) })];
+    });
+    const [fromKg, toKg] = [heaviestKg(first), heaviestKg(last)];
+    if (pressures.length === 0 && toKg === null) return [];
+    const load =
+      toKg === null
+        ? ''
+        : fromKg === null || fromKg === toKg
+          ? msg('{load}', { load: { massKg: toKg } })
+          : msg('{from} → {to}', { from: { massKg: fromKg }, to: { massKg: toKg } });
+    return [line(last.label, pressures.length > 0 ? list(pressures, ', ') : msg('by feel'), load)];
+  });
+}
+
+const fromTo = (from: number, to: number): string => (from === to ? `${to}` : `${from} → ${to}`);
+
+/** The mean pressure that was held on a limb, in whole mmHg; null where it is not known. */
+function heldMmHg({ limbs }: LineExercise, limb: Limb): number | null {
+  const done = limbs.find((one) => one.limb === limb);
+  if (!done || done.pressureTimeMmHgMin === null || done.occludedMs === 0) return null;
+  return Math.round(done.pressureTimeMmHgMin / (done.occludedMs / MS_PER_MINUTE));
+}
+
+/** The heaviest load of an exercise in kg; null without kilograms. */
+function heaviestKg({ sets }: LineExercise): number | null {
+  const loads = sets.flatMap(({ loadKg }) => loadKg ?? []);
+  return loads.length === 0 ? null : Math.max(...loads);
+}
+
+const line = (about: Text, says: Text, figures: Text = ''): ReportLine => ({ about, says, figures });
 
 /** "at 40 to 58 % of the pressure that stops its flow"; nothing where no share is known. */
 function shareText(sessions: readonly LoggedSession[], limb: string): Message[] {

@@ -41,6 +41,7 @@ export {
 } from './facts';
 export { fitnessInForce } from './fitness-in-force';
 export { type GroupOpening, groupOpening, WELL_TODAY } from './group-opening';
+export { healthInReport } from './health-in-report';
 export { type HeavyShare, heavyShare } from './heavy-share';
 export {
   type Hold,
@@ -83,6 +84,7 @@ export {
   rungInForce,
 } from './ladder-in-force';
 export { type LastReview, lastReview, sessionsToReview } from './last-review';
+export { limitWords } from './limit-words';
 export { LINK_IDS, LINK_LABELS, type Link, type LinkId, type LinkState } from './link';
 export { measuredStamp } from './measured-stamp';
 export { loadByHour, type PersonsWeek, personsWeek } from './needs';

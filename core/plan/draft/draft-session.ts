@@ -131,6 +131,9 @@ const rungLeads = ({ wish, basis }: For): Lead[] =>
     return stood === undefined || stood === 'done' || isAsked ? [] : [{ to: 'rung', rung: stood }];
   });
 
+/** Where nothing leads on, the library does: something is always to be done next. */
+const leadsOr = (leads: Lead[]): Lead[] => (leads.length > 0 ? leads : [{ to: 'exercises' }]);
+
 /** @param alternatives what looks for others beside the best; without it there are none */
 function bestOf(of: For, bounds: Bounds | null, alternatives?: typeof alternativesTo): Draft {
   const { wish, basis } = of;
@@ -161,7 +164,7 @@ function bestOf(of: For, bounds: Bounds | null, alternatives?: typeof alternativ
     return {
       session: null,
       notes: why ? [...notes, msg('No draft: {why}', { why })] : notes,
-      leads: [...leads, ...rungLeads(of)],
+      leads: leadsOr([...leads, ...rungLeads(of)]),
     };
   }
   if (!alternatives) return { session: best.session, notes, leads, judged: best.judged };

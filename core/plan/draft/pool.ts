@@ -21,7 +21,7 @@ type Condition = {
   meets: (entry: Entry, wish: DraftWish, basis: Basis) => boolean;
   nothing: (wish: DraftWish, basis: Basis) => Message;
   /** Where one goes on then. */
-  lead?: (wish: DraftWish, basis: Basis) => Lead[];
+  lead: (wish: DraftWish, basis: Basis) => Lead[];
 };
 
 /** In the order in which they are asked. */
@@ -31,6 +31,7 @@ const CONDITIONS: readonly Condition[] = [
       exercise.limbKind === (wish.limbs[0] && limbKind(wish.limbs[0])) &&
       (namedOn(wish).includes(id) || suits(exercise, wish)),
     nothing: () => msg('Nothing in the library fits: add an exercise by hand.'),
+    lead: () => [{ to: 'exercises' }],
   },
   {
     meets: ([id, exercise], { limbs }, { limits }) =>
@@ -47,11 +48,13 @@ const CONDITIONS: readonly Condition[] = [
           })
         : msg('All that fits goes through a range that the letter forbids (SCR-2).');
     },
-    lead: ({ limbs }, { limits }) =>
-      limbs.flatMap((limb): Lead[] => {
+    lead: ({ limbs }, { limits }) => [
+      ...limbs.flatMap((limb): Lead[] => {
         const rung = limits[limb].highestRung;
         return rung ? [{ to: 'rung', rung }] : [];
       }),
+      { to: 'screen' },
+    ],
   },
   {
     meets: ([, { sides, kind }], { limbs }) => limbs.length > 1 || sides !== 'both' || kind === 'aerobic',
@@ -72,6 +75,7 @@ const CONDITIONS: readonly Condition[] = [
     meets: ([id, { isDemanding }], _, basis) =>
       !isDemanding || boundBy(basis) === null || isTested(id, basis),
     nothing: () => msg('All that fits asks for much balance or strength: choose it by hand (PRO-6).'),
+    lead: () => [{ to: 'test' }],
   },
 ];
 
@@ -90,7 +94,7 @@ export function poolOf(wish: DraftWish, basis: Basis): Entry[] | Nothing {
   let left: Entry[] = Object.entries(basis.library);
   for (const { meets, nothing, lead } of CONDITIONS) {
     left = left.filter((entry) => meets(entry, wish, basis));
-    if (left.length === 0) return { why: nothing(wish, basis), leads: lead?.(wish, basis) ?? [] };
+    if (left.length === 0) return { why: nothing(wish, basis), leads: lead(wish, basis) };
   }
   return left;
 }

@@ -28,7 +28,8 @@ export function whyNot(wish: DraftWish, basis: Basis): Nothing | null {
       { to: 'measure', limb: missing },
     );
   const barred = limbs.find((limb) => !basis.limits[limb].isCleared);
-  if (barred) return nothing(msg('{limb} is not cleared (SCR-2).', { limb: LIMB_LABELS[barred] }));
+  if (barred)
+    return nothing(msg('{limb} is not cleared (SCR-2).', { limb: LIMB_LABELS[barred] }), { to: 'screen' });
   const strapped = limbs.filter((limb) => strapFor(limb, basis));
   if (strapped.length > 0 && mode === 'passive')
     return nothing(
@@ -36,9 +37,17 @@ export function whyNot(wish: DraftWish, basis: Basis): Nothing | null {
       ...strapped.map((limb): Lead => ({ to: 'measure', limb })),
     );
   if (capOn(basis.limits, strapped) !== null)
-    return nothing(msg('A cap on the pressure cannot be kept by a strap (SCR-2).'));
+    return nothing(
+      msg('A cap on the pressure cannot be kept by a strap (SCR-2).'),
+      ...strapped.map((limb): Lead => ({ to: 'measure', limb })),
+    );
   if (limbs.some((limb) => basis.limits[limb].modes?.includes(mode) === false))
-    return nothing(msg('The clearance does not allow {mode} work (SCR-2).', { mode: WORK_MODE_NAMES[mode] }));
+    return nothing(
+      msg('The clearance does not allow {mode} work (SCR-2).', { mode: WORK_MODE_NAMES[mode] }),
+      {
+        to: 'screen',
+      },
+    );
   const asked = GOALS[goal].from === 'rung' ? limbs : [];
   const [highest] = asked.flatMap((limb) => rungPassed(basis.limits[limb], rung) ?? []);
   if (highest)
@@ -52,6 +61,7 @@ export function whyNot(wish: DraftWish, basis: Basis): Nothing | null {
       mode === 'passive'
         ? msg('Passive work is prescribed by a clinician (SCR-4).')
         : msg('Post-operative work is prescribed by a clinician (SCR-4).'),
+      { to: 'clinician' },
     );
   }
   return null;

@@ -68,7 +68,13 @@ export type Lead =
   | { to: 'kit' }
   | { to: 'rung'; rung: Rung }
   | { to: 'both-limbs' }
-  | { to: 'any-place' };
+  | { to: 'any-place' }
+  /** Letters and what they allow. */
+  | { to: 'screen' }
+  /** What only a clinician may sign. */
+  | { to: 'clinician' }
+  /** The library, where nothing in it fits. */
+  | { to: 'exercises' };
 
 /** A first draft, or why there can be none; `notes` say what was decided and why. */
 export type Draft = {

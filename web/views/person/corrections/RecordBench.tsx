@@ -15,6 +15,7 @@ import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
 import { BenchHeading } from '../../../parts/plan/Bench';
 import { Attachments } from '../../../parts/record/Attachments';
+import { LeaveNote } from '../../../parts/record/HandoverNotes';
 import { dayAndTime } from '../../../words/format';
 import { useUnits } from '../../../words/units';
 import { AboutPerson } from './AboutPerson';
@@ -29,6 +30,9 @@ export function RecordBench({ client }: { client: ClientRecord }) {
         {t`Notes, attachments, and all its entries; what was wrong is struck through, with why.`}
       </BenchHeading>
       <VisitNotes clientId={client.id} search={useSearchParams()[0].get('find') ?? ''} />
+      <div className="max-w-xl">
+        <LeaveNote clientId={client.id} label={t`For the next shift`} />
+      </div>
       <section aria-labelledby="attachments">
         <h2 id="attachments" className="text-xl font-semibold">
           {t`Attachments`}

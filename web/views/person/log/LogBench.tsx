@@ -17,8 +17,10 @@ import { Choice } from '../../../parts/fields/Choice';
 import { FieldError } from '../../../parts/fields/Field';
 import { Picker } from '../../../parts/fields/Picker';
 import { SearchField } from '../../../parts/fields/SearchField';
+import { usePrinting } from '../../../parts/paper/use-printing';
 import { ExportPerson } from './ExportPerson';
 import { LogLine } from './LogLine';
+import { LogTable } from './LogTable';
 import { LogTotalsLine, PeriodHead } from './LogTotals';
 
 type Order = 'newest' | 'oldest' | 'longest' | 'most' | 'hardest';
@@ -41,6 +43,7 @@ export function LogBench({ client }: { client: ClientRecord }) {
   const [order, setOrder] = useState<Order>('newest');
   const library = useMemo(() => libraryOf(client.facts.ownExercises), [client.facts.ownExercises]);
   const { zoneOffsetMs } = client.facts;
+  const isPrinting = usePrinting();
   const planName = (id: string) =>
     translate(client.facts.coursePlans.find((plan) => plan.id === id)?.name ?? t`a plan that has ended`);
   const sessions = useMemo(
@@ -82,6 +85,7 @@ export function LogBench({ client }: { client: ClientRecord }) {
       </section>
     );
   }
+  if (isPrinting) return <LogTable sessions={sessions} planName={planName} />;
   const limbs = [...new Set(data.sessions.flatMap(({ line }) => line.limbs.map((one) => one.limb)))];
   const copy = async () => {
     const { logCsv } = await import('./log-csv');
@@ -128,6 +132,7 @@ export function LogBench({ client }: { client: ClientRecord }) {
             ]}
           />
           <Button onClick={() => void copy()}>{t`Copy as CSV`}</Button>
+          <Button onClick={() => window.print()}>{t`Print as a table`}</Button>
           <ExportPerson client={client} />
         </div>
       </div>

@@ -18,12 +18,14 @@ import {
   type SectionId,
   sectionIdSchema,
   seriesOf,
+  USUAL_SECTIONS,
 } from '#core/outcomes';
 import { libraryOf } from '#core/protocol';
-import { courseInReport } from '#core/record';
+import { courseInReport, healthInReport } from '#core/record';
 import { failureWords } from '../../../data/api';
 import { useIssueReport, useLog, useOutcomes, useReportPdf, useReports } from '../../../data/outcomes';
 import { useClient, usePractice, usePractitioner } from '../../../data/queries';
+import { useVisitNotes } from '../../../data/visit-notes';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { Only } from '../../../parts/base/Only';
@@ -36,7 +38,7 @@ import { Ticks } from '../../../parts/fields/Ticks';
 import { ForPaper } from '../../../parts/paper/ForPaper';
 import { PAPERS, type Paper } from '../../../parts/paper/papers';
 import { day } from '../../../words/format';
-import { noonOf } from '../../../words/noon';
+import { isoDay, noonOf } from '../../../words/noon';
 import { ReportPage } from './ReportPage';
 
 const SECTIONS = sectionIdSchema.options.map((value) => ({ value, label: translate(SECTION_TITLES[value]) }));
@@ -69,13 +71,22 @@ function Writing({
   const { data: issued = [] } = useReports(client.id);
   const issue = useIssueReport(client.id);
   const pdf = useReportPdf(client.id);
-  const [sections, setSections] = useState<SectionId[]>([...sectionIdSchema.options]);
+  const [sections, setSections] = useState<SectionId[]>([...USUAL_SECTIONS]);
   const [letter, setLetter] = useState('');
   const [paper, setPaper] = useState<Paper>('A4');
   const [shownId, setShownId] = useState(NOW);
+  const { data: pages } = useVisitNotes(client.id, '');
+  const notes = useMemo(
+    () =>
+      (pages?.pages ?? [])
+        .flatMap((page) => page.notes)
+        .filter(({ retracted }) => retracted === null)
+        .map(({ atMs, words, by: writer }) => ({ onDay: isoDay(atMs), words, by: writer })),
+    [pages],
+  );
   const draft = useMemo(
-    () => draftReport(client, practice, log, outcomes, { sections, letter, by }),
-    [client, practice, log, outcomes, sections, letter, by],
+    () => draftReport(client, practice, log, outcomes, { sections, letter, by, notes }),
+    [client, practice, log, outcomes, sections, letter, by, notes],
   );
   const shown = issued.find(({ id }) => id === shownId);
   return (
@@ -176,7 +187,16 @@ function draftReport(
   practice: PracticeView,
   { sessions }: LogView,
   measured: OutcomesView,
-  { sections, letter, by }: { sections: readonly SectionId[]; letter: string; by: string },
+  {
+    sections,
+    letter,
+    by,
+    notes,
+  }: Pick<ReportBasis, 'notes'> & {
+    sections: readonly SectionId[];
+    letter: string;
+    by: string;
+  },
 ): Report {
   const library = libraryOf(client.facts.ownExercises);
   const { zoneOffsetMs } = client.facts;
@@ -187,6 +207,8 @@ function draftReport(
     totals: addUp(sessions, library, zoneOffsetMs),
     series: seriesOf(measured, { library, book: measureBook(client.facts.ownMeasures) }),
     ...courseInReport(client.facts, practice, client.judgedAtMs),
+    health: healthInReport(client.facts, client.judgedAtMs),
+    notes,
   };
   const times = [
     ...sessions.map(({ startedAtMs }) => startedAtMs),

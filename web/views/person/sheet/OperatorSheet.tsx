@@ -55,22 +55,30 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
           {plan.exercises.length > 1 && (
             <p className="font-semibold">{translate(cuffStepWords(steps[place] ?? NO_STEP) ?? '')}</p>
           )}
-          <h2 className="font-semibold">
-            {place + 1}. {translate(exercise.label)}, {translate(POSITION_NAMES[exercise.position])}:{' '}
-            {exercise.load.kind === 'weighed'
-              ? `${mass.words(exercise.load.load.value)} (${translate(exercise.load.recipe)})${shareOfMax(exercise.load, exercise.load.load.value)}`
-              : translate(exercise.load.recipe)}
+          <h2 className="text-2xl font-semibold">
+            {place + 1}. {translate(exercise.label)}, {translate(POSITION_NAMES[exercise.position])}
           </h2>
+          <p className="text-xl">
+            {exercise.load.kind === 'weighed' ? (
+              <>
+                <strong className="figures text-4xl">{mass.words(exercise.load.load.value)}</strong>{' '}
+                {translate(exercise.load.recipe)}
+                {shareOfMax(exercise.load, exercise.load.load.value)}
+              </>
+            ) : (
+              translate(exercise.load.recipe)
+            )}
+          </p>
           <ExerciseFigure id={exercise.exerciseId} className="float-right h-16" />
-          <p>{restWords(exercise)}</p>
+          <p className="text-lg">{restWords(exercise)}</p>
           <TaughtLine id={exercise.exerciseId} />
-          <ul>
+          <ul className="text-lg">
             {exercise.limbs.map((target) =>
               target.kind === 'by-feel' ? (
                 <li key={target.limb}>
                   <Trans>
                     {translate(LIMB_LABELS[target.limb])}, {target.strapLabel}: to{' '}
-                    <strong className="figures text-xl">{translate(markWords(target))}</strong> (felt{' '}
+                    <strong className="figures text-4xl">{translate(markWords(target))}</strong> (felt{' '}
                     {target.felt} of 10, by feel: check colour and tingling after every set). Never longer
                     than {clock(planLimitMs(plan, target.limb, place))} (PRO-1).
                     {target.primingMarks && t` Prime: to ${target.primingMarks.join(', ')}.`}
@@ -82,7 +90,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                 <li key={target.limb}>
                   <Trans>
                     {translate(LIMB_LABELS[target.limb])}, {target.cuffLabel}: inflate to{' '}
-                    <strong className="figures text-xl">{target.pressure.value} mmHg</strong> (
+                    <strong className="figures text-4xl">{target.pressure.value} mmHg</strong> (
                     {originWords(target)}). Never longer than {clock(planLimitMs(plan, target.limb, place))}{' '}
                     (PRO-1).
                     {target.primingMmHg.length > 0 && t` Prime: ${target.primingMmHg.join(', ')} mmHg.`}
@@ -116,7 +124,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                 <tr
                   // biome-ignore lint/suspicious/noArrayIndexKey: a set is its place
                   key={setIndex}
-                  className="h-8"
+                  className="h-9 text-lg"
                 >
                   <td className="figures border border-ink/40 px-2">{setIndex + 1}</td>
                   <td className="figures border border-ink/40 px-2">

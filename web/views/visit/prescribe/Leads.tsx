@@ -63,6 +63,12 @@ function wayOf(
         wish: { goal: 'rehab', rung: lead.rung },
         words: t`Draft the rung ${translate(RUNG_NAMES[lead.rung])}`,
       };
+    case 'screen':
+      return { to: `${person}/screen${search}`, words: t`Look at the letters` };
+    case 'clinician':
+      return { to: `${person}/record${search}`, words: t`Leave a note for a clinician` };
+    case 'exercises':
+      return { to: '/exercises', words: t`Look through the exercises` };
     case 'any-place':
       return { wish: { place: undefined }, words: t`Draft for any place` };
     case 'both-limbs':

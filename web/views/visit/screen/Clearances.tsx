@@ -5,6 +5,7 @@ import type { NewClearance } from '#contract/measurements';
 import { RUNG_LABELS } from '#core/plan';
 import { type Rung, rungSchema, WORK_MODE_NAMES, workModeSchema } from '#core/protocol';
 import { LIMB_LABELS, LIMBS, toNumberOrNull } from '#core/quantity';
+import { limitWords } from '#core/record';
 import {
   type ClearanceSubject,
   clearanceSchema,
@@ -27,7 +28,6 @@ import { Ticks } from '../../../parts/fields/Ticks';
 import { bySchema } from '../../../parts/forms/by-schema';
 import { FormFooter } from '../../../parts/forms/FormFooter';
 import { reads, useFields } from '../../../parts/forms/use-fields';
-import { limitWords } from '../../../parts/plan/LimitsInForce';
 import { Attachments } from '../../../parts/record/Attachments';
 import { clearanceSubject } from '../../../words/clearance-subject';
 import { day, endOfDayMs } from '../../../words/format';
@@ -51,7 +51,7 @@ export function Clearances({ client, open }: { client: ClientRecord; open: reado
           >
             <strong>{clearance.givenBy}</strong>
             {clearance.byPhysician && t`, physician`}: {clearance.subjects.map(clearanceSubject).join(', ')};{' '}
-            {limitWords(clearance)}.{' '}
+            {translate(limitWords(clearance))}.{' '}
             <span className="text-quiet">
               {t`${day(clearance.givenAtMs)} to ${clearance.untilMs === null ? t`no end` : day(clearance.untilMs)}${!isInForce(clearance, client.judgedAtMs) ? t`, run out` : ''}`}
             </span>{' '}
