@@ -1,4 +1,5 @@
-import { chooseLink, expect, openPerson, pick, test } from './nervato';
+import { chooseLink, expect, inDemonstration, openPerson, pick, test } from './nervato';
+import { Weeks } from './weeks';
 
 test('a draft says why it is the best, another way is taken and taken back, and a warm-up goes by its lift', async ({
   page,
@@ -84,3 +85,34 @@ test('what a draft lacks leads on, and a cuff that is missing is added without l
     await expect(page.getByRole('radio', { name: /^Thigh extra/ })).toBeChecked();
   });
 });
+
+inDemonstration(
+  'a painful knee: the provoking test before and after, and a flare-up that the review answers',
+  async ({ page }) => {
+    await page.goto('/');
+    const name = 'Eskil Rowanwood';
+    const weeks = await Weeks.of(page, name);
+
+    await inDemonstration.step('pain relief plans the provoking test around the work', async () => {
+      await openPerson(page, name);
+      await chooseLink(page, 'Prescribe');
+      await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
+      await page.getByRole('button', { name: /^Goal: / }).click();
+      await page.getByRole('menuitemradio', { name: 'Pain relief', exact: true }).click();
+      await expect(page.getByText(/provoking test/i).first()).toBeVisible();
+      await page.getByRole('button', { name: /^Sign as/ }).click();
+      await expect(page.getByRole('list', { name: 'Plans' })).toBeVisible();
+    });
+
+    await inDemonstration.step(
+      'calm, then the joint hurts: the review takes load away, and says why',
+      async () => {
+        await weeks.live(2, async () => ({ comes: true, effort: 6, jointPain: 1 }));
+        await weeks.live(1, async () => ({ comes: true, effort: 6, jointPain: 7 }));
+        await openPerson(page, name);
+        await chooseLink(page, 'Run');
+        await expect(page.getByText(/% 1RM → .* % 1RM: Joint pain reached 7 of 10/).first()).toBeVisible();
+      },
+    );
+  },
+);

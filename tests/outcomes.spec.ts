@@ -19,9 +19,22 @@ async function take(page: Page, figures: number[], unit = 'cm'): Promise<void> {
   await expect(page.getByLabel(`Figure 1, ${unit}`)).toHaveValue('');
 }
 
-inDemonstration('from baseline to report over eight weeks', async ({ page }) => {
+inDemonstration('a woman of 78, from baseline to report over eight weeks', async ({ page }) => {
   await page.goto('/');
   const weeks = await Weeks.of(page, 'Lavinia Oakhurst');
+  await inDemonstration.step(
+    'her birth date says her age, and a draft keeps to what that allows',
+    async () => {
+      await openPerson(page, 'Lavinia Oakhurst');
+      await page.getByRole('button', { name: 'About' }).click();
+      await page.getByLabel('Birth date', { exact: true }).fill('4 May 1948');
+      await page.getByRole('button', { name: 'Save', exact: true }).click();
+      await chooseLink(page, 'Prescribe');
+      await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
+      await expect(page.getByText(/From 65 years on: at most 75 repetitions/)).toBeVisible();
+      await page.goto('/');
+    },
+  );
   await inDemonstration.step('a block from tomorrow, and the thighs measured before it', async () => {
     await openPerson(page, 'Lavinia Oakhurst');
     await chooseLink(page, 'Prescribe');
@@ -80,6 +93,11 @@ inDemonstration('from baseline to report over eight weeks', async ({ page }) => 
   await inDemonstration.step('the report is issued, and says the same afterwards', async () => {
     await page.getByRole('link', { name: /^Report for them/ }).click();
     await page.getByLabel('Your own words, and the recipient').fill('For Dr Pellwright');
+    const report = page.getByRole('article');
+    await expect(report.getByText(/thigh \d+( → \d+)? mmHg/).first()).toBeVisible();
+    await expect(report.getByRole('heading', { name: 'Medicines and limits' })).toHaveCount(0);
+    await page.getByText('Medicines and limits', { exact: true }).click();
+    await expect(report.getByText('Over 65')).toBeVisible();
     await page.getByRole('button', { name: 'Issue it as it is' }).click();
     await expect(page.getByText(/^Issued /)).toBeVisible();
     await expect(page.getByRole('article')).toContainText('For Dr Pellwright');

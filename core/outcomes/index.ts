@@ -37,7 +37,6 @@ export type { Rate } from './rate';
 export {
   type Report,
   type ReportBasis,
-  type ReportLine,
   reportSchema,
   reportSections,
   SECTION_TITLES,
