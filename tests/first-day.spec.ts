@@ -100,7 +100,7 @@ test('a new practice is at the first repetition of its first person within 30 cl
     });
 
     await test.step('primed, inflated, and at the first repetition', async () => {
-      // What Space does now, where something is to be done: open, inflate, let down, and begin the first set.
+      // What Space does now, where something is to be done: open, inflate, deflate, and begin the first set.
       const asked = page.getByRole('main').locator('button:enabled').filter({ hasText: 'Space' });
       for (let isBegun = false; !isBegun; ) {
         await passUntil(page, asked);

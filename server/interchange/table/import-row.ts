@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import { NOTHING_KNOWN } from '#contract/client';
 import type { TableRow } from '#contract/table';
 import { type Cuff, checkCuff, checkGirth } from '#core/cuff';
 import type { Derived } from '#core/derivation';
@@ -9,15 +8,12 @@ import { msg, sentences } from '#core/message';
 import { checkPlausibility, estimateOcclusionPressure, METHODS } from '#core/occlusion-pressure';
 import { checkTaken } from '#core/outcomes';
 import { setOrder } from '#core/plan';
-import { dayAt, isEqual, isoOf, type Limb, limbKind, MS_PER_MINUTE } from '#core/quantity';
+import { isEqual, type Limb, limbKind } from '#core/quantity';
 import { operatedOn } from '#core/record';
 import { checkTest } from '#core/strength';
 import type { TableKind } from '#core/table';
-import { writeAudit } from '../../db/audit';
 import type { Prepare } from '../../db/dialect/connection';
-import { clientRecord } from '../../record/client';
 import { enterSession } from '../../record/commands/enter-session';
-import { keepClient } from '../../record/commands/keep-client';
 import { keepFit } from '../../record/commands/keep-fit';
 import { keepOcclusionPressure } from '../../record/commands/keep-occlusion-pressure';
 import { keepOutcome } from '../../record/commands/keep-outcome';
@@ -32,28 +28,15 @@ import { findRow, findRows, read } from '../../record/read';
 import { sessionRecord } from '../../record/session';
 import { readLog, sessionEventRecord } from '../../record/session-event';
 import { strengthTestRecord } from '../../record/strength-test';
-import { changeRows } from '../../record/write';
+import { keepPerson } from './import-person';
 import { type Came, keepOnce, SAME } from './keep-once';
-import { addByName, type KeepingRows, RefusedCell } from './keeping';
+import { type KeepingRows, RefusedCell, SEVERAL } from './keeping';
 
 type Keep<K extends TableKind> = (row: TableRow<K>, keeping: KeepingRows) => Came;
 
 /** Keeps a row of each kind by the rules that the same thing is kept by where it is typed in. @throws RefusedCell */
 export const KEEP: { [K in TableKind]: Keep<K> } = {
-  people: ({ person, ...said }, keeping) => {
-    const { prepare, nowMs, people } = keeping;
-    const [known, another] = people.get(person.toLowerCase()) ?? [];
-    if (another) throw new RefusedCell('person', SEVERAL({ person }));
-    if (said.bornOn !== null && said.bornOn > isoDay(nowMs))
-      throw new RefusedCell('bornOn', msg('{day} is to come. Check the date.', { day: said.bornOn }));
-    if (known) return { did: completeAbout(keeping, known, said) ? 'updated' : 'same', added: [] };
-    const id = randomUUID();
-    const { story, ...about } = said;
-    keepClient(prepare, { id, name: person, story: story ?? '', addedAtMs: nowMs });
-    changeRows(prepare, clientRecord, { id }, { about: { ...NOTHING_KNOWN, ...filled(about) } });
-    addByName(people, person, id);
-    return { did: 'added', added: [{ kind: 'client', rowId: id }] };
-  },
+  people: keepPerson,
 
   fits: ({ person, day, limb, girthCm, cuffId }, keeping) => {
     const { prepare, cuffs } = keeping;
@@ -243,43 +226,6 @@ const repsDone = (prepare: Prepare, sessionId: string): number[] =>
 /** What was not retracted, whether something newer has taken its place or not. */
 const COUNTED = [0, 1] as const;
 
-const SEVERAL = (values: { person: string }) =>
-  msg('Several people are called {person}. Enter it where they stand.', values);
-
-/** What a table says of a person, but for what it leaves empty. */
-const filled = <T extends object>(said: T): Partial<{ [K in keyof T]: NonNullable<T[K]> }> =>
-  Object.fromEntries(Object.entries(said).filter(([, value]) => value !== null)) as never;
-
-/** Adds what a table says of a person who is here. @returns whether that changes anything */
-function completeAbout(
-  { prepare, practitionerId, nowMs }: KeepingRows,
-  clientId: string,
-  { story, ...said }: Omit<TableRow<'people'>, 'person'>,
-): boolean {
-  const known = findRow(prepare, clientRecord, { id: clientId }, ['name', 'story', 'about']);
-  if (!known) return false;
-  if (said.bornOn !== null && known.about.bornOn !== '' && known.about.bornOn !== said.bornOn)
-    throw new RefusedCell(
-      'bornOn',
-      msg('{name} is here with another birth date. Correct one of them, or name this person otherwise.', {
-        name: known.name,
-      }),
-    );
-  const now = { story: story ?? known.story, about: { ...known.about, ...filled(said) } };
-  if (isEqual(now, { story: known.story, about: known.about })) return false;
-  changeRows(prepare, clientRecord, { id: clientId }, now);
-  const detail = { from: known, to: now };
-  writeAudit(
-    prepare,
-    { action: 'person-changed', subject: clientId, detail },
-    { practitionerId, atMs: nowMs },
-  );
-  return true;
-}
-
-const isoDay = (atMs: number): string =>
-  isoOf(dayAt(atMs, -new Date(atMs).getTimezoneOffset() * MS_PER_MINUTE));
-
 const NOON = '12:00';
 /** How a pressure on paper was most likely come at, where it does not say. */
 const USUAL_STEP_MMHG = 10;
@@ -313,9 +259,13 @@ function cuffIn({ cuffs }: KeepingRows, cuffId: string): Cuff {
 
 /** The girth under a cuff, as it was last fitted. @throws RefusedCell where it was not */
 function girthOf(prepare: Prepare, clientId: string, limb: Limb, cuffId: string): number {
-  const fit = findRow(prepare, fitRecord, { clientId, limb, kitId: cuffId }, ['girthCm'], {
-    order: 'at_ms desc',
-  });
+  const [fit] = findRows(
+    prepare,
+    fitRecord,
+    { clientId, limb, kitId: cuffId, superseded: COUNTED },
+    ['girthCm'],
+    { order: 'at_ms desc', limit: 1 },
+  );
   if (fit) return fit.girthCm;
   throw new RefusedCell(
     'limb',

@@ -1,6 +1,6 @@
 import type { Cuff } from '#core/cuff';
 import type { Pump } from '#core/kit';
-import { type Message, MessageError } from '#core/message';
+import { type Message, MessageError, msg } from '#core/message';
 import type { Spread } from '#core/occlusion-pressure';
 import type { MeasureBook } from '#core/outcomes';
 import type { Exercise } from '#core/protocol';
@@ -49,3 +49,7 @@ export function readPeopleByName(prepare: Prepare): Map<string, string[]> {
 export function addByName(people: Map<string, string[]>, name: string, id: string): void {
   people.set(name.toLowerCase(), [...(people.get(name.toLowerCase()) ?? []), id]);
 }
+
+/** Where a name is of several people. */
+export const SEVERAL = (values: { person: string }) =>
+  msg('Several people are called {person}. Enter it where they stand.', values);
