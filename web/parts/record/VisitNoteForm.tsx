@@ -55,6 +55,7 @@ export function VisitNoteForm({
     >
       <LongField
         label={t`Note of the visit`}
+        rows={2}
         maxLength={4000}
         autoFocus={corrects !== undefined}
         {...field('words')}

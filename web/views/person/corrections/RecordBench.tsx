@@ -10,6 +10,7 @@ import { useEntries, useRetract } from '../../../data/corrections';
 import { useMay } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
+import { PhoneFold } from '../../../parts/base/PhoneFold';
 import { Why } from '../../../parts/base/Why';
 import { Field, FieldError } from '../../../parts/fields/Field';
 import { useFields } from '../../../parts/forms/use-fields';
@@ -25,21 +26,25 @@ import { VisitNotes } from './VisitNotes';
 /** What is on a record, and corrections of it: nothing is hidden, what was wrong stays struck through with its reason. */
 export function RecordBench({ client }: { client: ClientRecord }) {
   return (
-    <div className="max-w-5xl space-y-8">
+    <div className="max-w-5xl space-y-4">
       <BenchHeading title={t`Record`}>
         {t`Notes, attachments, and all its entries; what was wrong is struck through, with why.`}
       </BenchHeading>
       <VisitNotes clientId={client.id} search={useSearchParams()[0].get('find') ?? ''} />
-      <div className="max-w-xl">
-        <LeaveNote clientId={client.id} label={t`For the next shift`} />
-      </div>
-      <section aria-labelledby="attachments">
-        <h2 id="attachments" className="text-xl font-semibold">
-          {t`Attachments`}
-        </h2>
-        <Attachments clientId={client.id} about="person" attach={t`Attach a letter or a picture`} />
-      </section>
-      <AboutPerson client={client} />
+      <PhoneFold label={t`On this record`} summary={t`Attachments, name`}>
+        <div className="space-y-2">
+          <div className="grid items-end gap-x-8 gap-y-4 lg:grid-cols-2">
+            <section aria-labelledby="attachments">
+              <h2 id="attachments" className="text-xl font-semibold">
+                {t`Attachments`}
+              </h2>
+              <Attachments clientId={client.id} about="person" attach={t`Attach a letter or a picture`} />
+            </section>
+            <LeaveNote clientId={client.id} label={t`For the next shift`} />
+          </div>
+          <AboutPerson client={client} />
+        </div>
+      </PhoneFold>
       <Entries client={client} />
     </div>
   );

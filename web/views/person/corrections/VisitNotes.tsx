@@ -22,7 +22,7 @@ export function VisitNotes({ clientId, search: asked }: { clientId: string; sear
   const [chosen, choose] = useState<string | null>(null);
   const notes = data?.pages.flatMap((page) => page.notes) ?? [];
   return (
-    <section aria-labelledby="visit-notes" className="space-y-3">
+    <section aria-labelledby="visit-notes" className="space-y-2">
       <div className="flex flex-wrap items-center justify-between gap-x-6">
         <h2 id="visit-notes" className="text-xl font-semibold">
           {t`Notes`}
@@ -33,28 +33,30 @@ export function VisitNotes({ clientId, search: asked }: { clientId: string; sear
       </div>
       <VisitNoteForm clientId={clientId} />
       {error && <FieldError>{failureWords(error)}</FieldError>}
-      <ol className="border-t border-ink/40">
-        {notes.map((note) => (
-          <li key={note.id} className="border-b border-rule py-2">
-            {chosen === note.id ? (
-              <VisitNoteForm clientId={clientId} corrects={note} leave={() => choose(null)} />
-            ) : (
-              <Note note={note}>
-                {mayCorrect && !note.retracted && (
-                  <button
-                    type="button"
-                    className="min-h-9 justify-self-start underline underline-offset-4"
-                    onClick={() => choose(note.id)}
-                  >
-                    {t`Correct`}
-                    <span className="sr-only">: {note.words}</span>
-                  </button>
-                )}
-              </Note>
-            )}
-          </li>
-        ))}
-      </ol>
+      {notes.length > 0 && (
+        <ol className="border-t border-ink/40">
+          {notes.map((note) => (
+            <li key={note.id} className="border-b border-rule py-2">
+              {chosen === note.id ? (
+                <VisitNoteForm clientId={clientId} corrects={note} leave={() => choose(null)} />
+              ) : (
+                <Note note={note}>
+                  {mayCorrect && !note.retracted && (
+                    <button
+                      type="button"
+                      className="min-h-9 justify-self-start underline underline-offset-4"
+                      onClick={() => choose(note.id)}
+                    >
+                      {t`Correct`}
+                      <span className="sr-only">: {note.words}</span>
+                    </button>
+                  )}
+                </Note>
+              )}
+            </li>
+          ))}
+        </ol>
+      )}
       {notes.length === 0 && !isFetching && (
         <p className="text-quiet">
           {sought === ''
