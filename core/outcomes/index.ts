@@ -46,7 +46,7 @@ export {
 } from './report';
 export { type FirstAndLast, type Responder, respondersOf } from './responders';
 export { counts, isAside, otherSideOf, type Series, seriesOf, type TestedOnce } from './series';
-export { type LineExercise, type SessionLine, sessionLine } from './session-line';
+export { heldMmHg, type LineExercise, type SessionLine, sessionLine } from './session-line';
 export {
   cellText,
   type Dimension,

@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import { list, type Message, msg, type Text } from '../message/message';
 import { textSchema } from '../message/message-schema';
-import { LIMB_LABELS, LIMB_NAMES, type Limb } from '../quantity/limb';
+import { LIMB_LABELS, LIMB_NAMES } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 import { SIGNS } from '../session/signs';
 import type { LoggedSession, LogTotals } from './add-up';
 import type { Series } from './series';
-import type { LineExercise } from './session-line';
+import { heldMmHg, type LineExercise } from './session-line';
 import { chanceWords, changeFigure, verdictWords } from './verdict-words';
 
 export const sectionIdSchema = z.enum(['done', 'changed', 'sure', 'noticed', 'next', 'health', 'notes']);
@@ -215,21 +215,20 @@ const MOST_NOTES = 20;
 
 /** What each exercise was done with, in the first session that had it and in the last: pressure of each limb, and the heaviest load. */
 function exerciseLines(sessions: readonly LoggedSession[]): ReportLine[] {
-  const done = new Map<string, LineExercise[]>();
   const inOrder = [...sessions].sort((a, b) => a.startedAtMs - b.startedAtMs);
-  for (const {
-    line: { exercises },
-  } of inOrder)
-    for (const exercise of exercises)
-      done.set(exercise.exerciseId, [...(done.get(exercise.exerciseId) ?? []), exercise]);
-  return [...done.values()].flatMap((times) => {
-    const [first, last] = [times[0], times.at(-1)];
-    if (!first || !last) return [];
-    const pressures = last.limbs.flatMap(({ limb }) => {
-      const [from, to] = [first, last].map((time) => heldMmHg(time, limb));
-      return to == null
+  const done = new Map<string, { first: LineExercise; last: LineExercise }>();
+  for (const exercise of inOrder.flatMap(({ line: { exercises } }) => exercises))
+    done.set(exercise.exerciseId, {
+      first: done.get(exercise.exerciseId)?.first ?? exercise,
+      last: exercise,
+    });
+  return [...done.values()].flatMap(({ first, last }) => {
+    const pressures = last.limbs.flatMap((held) => {
+      const before = first.limbs.find(({ limb }) => limb === held.limb);
+      const [from, to] = [before ? heldMmHg(before) : null, heldMmHg(held)];
+      return to === null
         ? []
-        : [msg('{limb} {pressure} mmHg', { limb: LIMB_NAMES[limb], pressure: fromTo(from ?? to, to) })];
+        : [msg('{limb} {pressure} mmHg', { limb: LIMB_NAMES[held.limb], pressure: fromTo(from ?? to, to) })];
     });
     const [fromKg, toKg] = [heaviestKg(first), heaviestKg(last)];
     if (pressures.length === 0 && toKg === null) return [];
@@ -244,13 +243,6 @@ function exerciseLines(sessions: readonly LoggedSession[]): ReportLine[] {
 }
 
 const fromTo = (from: number, to: number): string => (from === to ? `${to}` : `${from} → ${to}`);
-
-/** The mean pressure that was held on a limb, in whole mmHg; null where it is not known. */
-function heldMmHg({ limbs }: LineExercise, limb: Limb): number | null {
-  const done = limbs.find((one) => one.limb === limb);
-  if (!done || done.pressureTimeMmHgMin === null || done.occludedMs === 0) return null;
-  return Math.round(done.pressureTimeMmHgMin / (done.occludedMs / MS_PER_MINUTE));
-}
 
 /** The heaviest load of an exercise in kg; null without kilograms. */
 function heaviestKg({ sets }: LineExercise): number | null {

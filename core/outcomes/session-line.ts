@@ -10,6 +10,7 @@ import type { WorkMode } from '../protocol/work-mode';
 import type { Limb } from '../quantity/limb';
 import { tidy, toDecimals } from '../quantity/rounding';
 import { sumKnown } from '../quantity/sum-known';
+import { MS_PER_MINUTE } from '../quantity/units';
 import type { FollowUp } from '../session/events';
 import { liveTimeline } from '../session/live-timeline';
 import { setStretches } from '../session/set-stretches';
@@ -40,6 +41,12 @@ export type LineLimb = {
   pressureTimeMmHgMin: number | null;
   percentLopMin: number | null;
 };
+
+/** The mean pressure that was held on a limb, in whole mmHg; null where it is not known. */
+export const heldMmHg = ({ occludedMs, pressureTimeMmHgMin }: LineLimb): number | null =>
+  pressureTimeMmHgMin === null || occludedMs === 0
+    ? null
+    : Math.round(pressureTimeMmHgMin / (occludedMs / MS_PER_MINUTE));
 
 /** An exercise of which a set was begun. */
 export type LineExercise = {

@@ -3,7 +3,7 @@ import type { Strap } from '../kit/strap';
 import { LIMB_WEIGHT, type WeightKit } from '../load/weight-kit';
 import { type Message, msg } from '../message/message';
 import { LIMB_LABELS } from '../quantity/limb';
-import { isAt, type Place } from '../quantity/place';
+import { isAt, type Place, type Somewhere } from '../quantity/place';
 import type { Basis } from './basis';
 import type { ExerciseChoice, SessionChoice } from './choices';
 import { composeSession } from './compose';
@@ -26,7 +26,7 @@ export type AtPlace = {
 
 /** What is on record as far as the kit of a place goes: what was measured and tightened with pieces that are there. */
 export function basisAt(basis: Basis, kit: Kit, place: Place): Basis {
-  const there = <T extends { id: string; places?: readonly string[] | undefined }>(items: readonly T[]) =>
+  const there = <T extends Somewhere & { id: string }>(items: readonly T[]) =>
     items.filter((item) => isAt(item, place));
   const cuffs = there(kit.cuffs);
   const has = (items: readonly { id: string }[], id: string) => items.some((item) => item.id === id);

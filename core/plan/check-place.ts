@@ -1,19 +1,21 @@
 import type { Finding } from '../findings/finding';
 import { msg, type Text } from '../message/message';
-import { isAt } from '../quantity/place';
-import type { Basis, Resolved } from './basis';
+import { isAt, type Place, type Somewhere } from '../quantity/place';
+import type { Resolved } from './basis';
 import type { SessionChoice } from './choices';
 
-type Piece = { places?: readonly string[] | undefined; label: Text };
+type Piece = Somewhere & { label: Text };
 
-/** What a plan asks for that is not at its place (rules FIT-3, LOAD-4), and a place that the practice does not have any more. */
+/**
+ * What a plan asks for that is not at its place (rules FIT-3, LOAD-4), and a place that the practice does not have any more.
+ * @param place where it is done; undefined where the practice has no such place
+ */
 export function checkPlace(
   resolved: readonly Resolved[],
   session: Pick<SessionChoice, 'place'>,
-  { places }: Pick<Basis, 'places'>,
+  place: Place | undefined,
 ): Finding[] {
   if (session.place === undefined) return [];
-  const place = places.find(({ id }) => id === session.place);
   const common = { level: 'note', subject: 'place' } as const;
   if (!place) {
     return [

@@ -82,7 +82,7 @@ export function composeSession(session: SessionChoice, basis: Basis): Composed {
     ),
     ...checkSession(resolved, plan, basis),
     ...checkTimeline(compile(plan), plan),
-    ...checkPlace(resolved, session, basis),
+    ...checkPlace(resolved, session, place),
   ];
   return { plan, loads: resolved.map(({ load }) => load), findings };
 }

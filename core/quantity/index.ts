@@ -21,12 +21,12 @@ export {
 } from './limb';
 export { newest } from './newest';
 export {
+  emergencyPhoneAt,
   isBound,
   type OwnPlace,
   ownPlaceSchema,
   PLACE_KINDS,
   PLACE_LABELS,
-  type Place,
   type PlaceKind,
   placesOf,
 } from './place';

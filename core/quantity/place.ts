@@ -56,9 +56,15 @@ export const placesOf = (own: readonly OwnPlace[]): Place[] => [
   })),
 ];
 
+/** The emergency number where a plan is done: that of the place, else of the practice. */
+export const emergencyPhoneAt = (
+  place: Pick<Place, 'emergencyPhone'> | undefined,
+  practice: { emergencyPhone: string },
+): string => place?.emergencyPhone || practice.emergencyPhone;
+
 /** Of a piece of kit: where it is, by kinds of places and by places of the practice. Not there, it is wherever one trains. */
 export const placesSchema = z.array(idSchema).max(24).optional();
-type Somewhere = { places?: readonly string[] | undefined };
+export type Somewhere = { places?: readonly string[] | undefined };
 
 /** Whether a piece of kit is bound to places at all. */
 export const isBound = ({ places = [] }: Somewhere): boolean => places.length > 0;

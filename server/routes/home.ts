@@ -7,6 +7,7 @@ import { writingOf } from '#contract/writing';
 import { guardFindings } from '#core/findings';
 import { msg } from '#core/message';
 import { readPlan } from '#core/plan';
+import { emergencyPhoneAt } from '#core/quantity';
 import {
   daySignsAsked,
   holdsInForce,
@@ -98,14 +99,13 @@ async function sheetOf(em: EntityManager, link: KeptLink, nowMs: number): Promis
   if (!coursePlan || !prescription) throw isOver();
   const practice = await em.findOneOrFail(practiceRecord.entity, { id: 'practice' });
   const { plan, held } = await openingAtHome(em, client, prescription, nowMs);
-  const { place } = prescription.plan;
   return {
     nowMs,
     untilMs: link.untilMs,
     practice: {
       name: practice.name,
       phone: practice.phone,
-      emergencyPhone: place?.emergencyPhone || practice.emergencyPhone,
+      emergencyPhone: emergencyPhoneAt(prescription.plan.place, practice),
       writing: writingOf(practice),
     },
     planName: coursePlan.name,

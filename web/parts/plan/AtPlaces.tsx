@@ -4,7 +4,6 @@ import { useMemo, useState } from 'react';
 import { type AtPlace, atPlace, type Basis, type Plan, type SessionChoice } from '#core/plan';
 import { isBound } from '#core/quantity';
 import { usePractice } from '../../data/queries';
-import { usePlaces } from '../../data/use-places';
 import { translate } from '../../language/translate';
 import { Button } from '../base/Button';
 import { WordMenu } from '../base/WordMenu';
@@ -25,7 +24,7 @@ export function AtPlaces({
   take?: (session: SessionChoice) => void;
 }) {
   const { data: practice } = usePractice();
-  const places = usePlaces();
+  const { places } = basis;
   const [chosen, choose] = useState(session.place ?? ANYWHERE);
   const place = places.find(({ id }) => id === chosen);
   const there = useMemo(

@@ -1,12 +1,12 @@
 import { t } from '@lingui/core/macro';
 import type { Plan } from '#core/plan';
+import { emergencyPhoneAt } from '#core/quantity';
 import { usePractice } from '../../data/queries';
 import { translate } from '../../language/translate';
 
 /** Where a plan is done, when it is open there, and the emergency number of that place. */
 export function PlaceLine({ plan: { place } }: { plan: Pick<Plan, 'place'> }) {
-  const number = usePractice().data?.settings.emergencyPhone ?? '';
-  const emergency = place?.emergencyPhone || number;
+  const settings = usePractice().data?.settings;
   return (
     <p className="text-[15px]">
       {place && (
@@ -16,7 +16,8 @@ export function PlaceLine({ plan: { place } }: { plan: Pick<Plan, 'place'> }) {
           {'. '}
         </>
       )}
-      {t`Emergency number:`} <strong className="figures">{emergency}</strong>
+      {t`Emergency number:`}{' '}
+      <strong className="figures">{settings && emergencyPhoneAt(place, settings)}</strong>
     </p>
   );
 }

@@ -1,11 +1,11 @@
 import { t } from '@lingui/core/macro';
-import type { LineExercise, LoggedSession } from '#core/outcomes';
-import { limbsWords, MS_PER_MINUTE } from '#core/quantity';
+import { heldMmHg, type LineExercise, type LoggedSession } from '#core/outcomes';
+import { limbsWords } from '#core/quantity';
 import { EFFORT_SCALES, SIGNS } from '#core/session';
 import { useEffortIn } from '../../../data/use-effort-in';
 import { translate } from '../../../language/translate';
 import { usePage } from '../../../parts/paper/sheets';
-import { clock, day, plain } from '../../../words/format';
+import { clock, day } from '../../../words/format';
 import { useUnits } from '../../../words/units';
 
 const MARGIN_MM = 12;
@@ -92,10 +92,6 @@ function repsWords({ sets }: LineExercise): string {
 
 /** The mean pressure held on each limb; a dash where none is known. */
 function heldWords({ limbs }: LineExercise): string {
-  const held = limbs.flatMap(({ occludedMs, pressureTimeMmHgMin }) =>
-    pressureTimeMmHgMin === null || occludedMs === 0
-      ? []
-      : [plain(pressureTimeMmHgMin / (occludedMs / MS_PER_MINUTE), 0)],
-  );
+  const held = limbs.flatMap((limb) => heldMmHg(limb) ?? []);
   return held.length === 0 ? '–' : [...new Set(held)].join(' | ');
 }

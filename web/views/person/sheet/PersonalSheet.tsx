@@ -5,7 +5,7 @@ import type { PracticeView } from '#contract/practice';
 import { markWords } from '#core/cuff';
 import { compile, doseOf, GOALS, targetWords, wornLabel } from '#core/plan';
 import { teachingOf } from '#core/protocol';
-import { LIMB_LABELS, limbsWords } from '#core/quantity';
+import { emergencyPhoneAt, LIMB_LABELS, limbsWords } from '#core/quantity';
 import type { PrescriptionFact } from '#core/record';
 import { SIGNS, signIdSchema } from '#core/session';
 import { translate } from '../../../language/translate';
@@ -98,10 +98,7 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
             </>
           )}
           {signer && t`, ask for ${signer.name}`}. In an emergency:{' '}
-          <strong className="figures">
-            {prescription.plan.place?.emergencyPhone || practice.settings.emergencyPhone}
-          </strong>
-          .
+          <strong className="figures">{emergencyPhoneAt(plan.place, practice.settings)}</strong>.
         </Trans>
       </p>
       <p className="text-[13px] text-quiet">
