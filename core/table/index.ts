@@ -3,7 +3,7 @@ export { unitIn } from './headings';
 export {
   type Branch,
   type ColumnUnit,
-  fromColumn,
+  fromColumns,
   fromConstant,
   type MappedField,
   type Mapping,

@@ -49,21 +49,20 @@ export const mappingSchema = z.object({
 });
 export type Mapping = z.infer<typeof mappingSchema>;
 
-/** A field that is read from a column. */
-export const fromColumn = (column: number, unit: ColumnUnit | null = null): MappedField => ({
-  from: { columns: [column] },
+/** A field as it begins: how its texts are written is not said yet. */
+const mapped = (from: MappedField['from'], unit: ColumnUnit | null): MappedField => ({
+  from,
   unit,
   dateOrder: null,
   decimalMark: null,
 });
 
+/** A field that is read from a column, or from several that are joined. */
+export const fromColumns = (columns: number[], unit: ColumnUnit | null = null): MappedField =>
+  mapped({ columns }, unit);
+
 /** A field that is the same for all rows. */
-export const fromConstant = (constant: string, unit: ColumnUnit | null = null): MappedField => ({
-  from: { constant },
-  unit,
-  dateOrder: null,
-  decimalMark: null,
-});
+export const fromConstant = (constant: string): MappedField => mapped({ constant }, null);
 
 /** What a row says of a field, as it stands in the table. */
 export const textOf = (

@@ -5,7 +5,7 @@ import {
   allMapped,
   type Branch,
   type ColumnUnit,
-  fromColumn,
+  fromColumns,
   type MappedField,
   type MappedFields,
   type Mapping,
@@ -30,9 +30,14 @@ export function recognise(
   rows: Rows,
   usual: { dateOrder: DateOrder; units: UsualUnits },
 ): Mapping {
+  return withForms(byHeadings(kind, headings), rows, usual);
+}
+
+/** A mapping by headings alone, with the left and the right apart where they are next to each other. */
+function byHeadings(kind: TableKind, headings: readonly string[]): Mapping {
   const narrow = narrowFields(kind, headings);
   const wide = wideFields(kind, headings, narrow);
-  return withForms({ kind, fields: wide ? wide.shared : narrow, wide: wide?.wide ?? null }, rows, usual);
+  return { kind, fields: wide ? wide.shared : narrow, wide: wide?.wide ?? null };
 }
 
 /** The fields that headings name, each column once. */
@@ -41,7 +46,7 @@ function narrowFields(kind: TableKind, headings: readonly string[]): MappedField
   const taken = new Set<number>();
   const take = (id: string, columns: number[]) => {
     for (const column of columns) taken.add(column);
-    fields[id] = { ...fromColumn(0, unitIn(headings[columns[0] ?? 0] ?? '')), from: { columns } };
+    fields[id] = fromColumns(columns, unitIn(headings[columns[0] ?? 0] ?? ''));
   };
   const freeWhere = (fits: (words: string) => boolean): number[] =>
     headings.flatMap((heading, at) => (!taken.has(at) && fits(headingWords(heading)) ? [at] : []));
@@ -95,7 +100,7 @@ function wideFields(
     const branch = branches.get(key) ?? { value, heading: headings[column] ?? '', fields: {} };
     branches.set(key, branch);
     if (branch.fields[id]) continue;
-    branch.fields[id] = fromColumn(column, unitIn(headings[column] ?? ''));
+    branch.fields[id] = fromColumns([column], unitIn(headings[column] ?? ''));
     split.add(column);
   }
   const figures = fields.filter(([, { reading, optional }]) => !optional && reading.as.startsWith('figure'));
@@ -225,10 +230,9 @@ const MOST_CONSTANTS = 3;
 
 /** What headings have of a kind. `own`: columns of what only this kind is about, its figures or what is known of a person. */
 function foundIn(kind: TableKind, headings: readonly string[]) {
-  const narrow = narrowFields(kind, headings);
-  const wide = wideFields(kind, headings, narrow);
-  const all = allMapped({ kind, fields: wide ? wide.shared : narrow, wide: wide?.wide ?? null });
-  const ids = new Set([...all.map(([id]) => id), ...(wide ? [wide.wide.field] : [])]);
+  const mapping = byHeadings(kind, headings);
+  const all = allMapped(mapping);
+  const ids = new Set([...all.map(([id]) => id), ...(mapping.wide ? [mapping.wide.field] : [])]);
   const asked = fieldsOf(kind).filter(([, { optional }]) => !optional);
   const figures = asked.flatMap(([id, { reading }]) => (reading.as.startsWith('figure') ? [id] : []));
   const particular =

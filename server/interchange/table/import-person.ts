@@ -2,22 +2,21 @@ import { randomUUID } from 'node:crypto';
 import { NOTHING_KNOWN } from '#contract/client';
 import type { TableRow } from '#contract/table';
 import { msg } from '#core/message';
-import { dayAt, isEqual, isoOf, MS_PER_MINUTE } from '#core/quantity';
+import { isEqual } from '#core/quantity';
 import { writeAudit } from '../../db/audit';
 import { clientRecord } from '../../record/client';
 import { keepClient } from '../../record/commands/keep-client';
 import { findRow } from '../../record/read';
 import { changeRows } from '../../record/write';
 import type { Came } from './keep-once';
-import { addByName, type KeepingRows, RefusedCell, SEVERAL } from './keeping';
+import { addByName, type KeepingRows, RefusedCell, refuseToCome, SEVERAL } from './keeping';
 
 /** Keeps a person of a table, or completes what is known of the one who has the name already. @throws RefusedCell */
 export function keepPerson({ person, ...said }: TableRow<'people'>, keeping: KeepingRows): Came {
   const { prepare, nowMs, people } = keeping;
   const [known, another] = people.get(person.toLowerCase()) ?? [];
   if (another) throw new RefusedCell('person', SEVERAL({ person }));
-  if (said.bornOn !== null && said.bornOn > isoDay(nowMs))
-    throw new RefusedCell('bornOn', msg('{day} is to come. Check the date.', { day: said.bornOn }));
+  if (said.bornOn !== null) refuseToCome('bornOn', said.bornOn, nowMs);
   if (known) return { did: completeAbout(keeping, known, said) ? 'updated' : 'same', added: [] };
   const id = randomUUID();
   const { story, ...about } = said;
@@ -57,6 +56,3 @@ function completeAbout(
   );
   return true;
 }
-
-const isoDay = (atMs: number): string =>
-  isoOf(dayAt(atMs, -new Date(atMs).getTimezoneOffset() * MS_PER_MINUTE));

@@ -30,7 +30,7 @@ import { readLog, sessionEventRecord } from '../../record/session-event';
 import { strengthTestRecord } from '../../record/strength-test';
 import { keepPerson } from './import-person';
 import { type Came, keepOnce, SAME } from './keep-once';
-import { type KeepingRows, RefusedCell, SEVERAL } from './keeping';
+import { type KeepingRows, momentOf, RefusedCell, refuseToCome, SEVERAL } from './keeping';
 
 type Keep<K extends TableKind> = (row: TableRow<K>, keeping: KeepingRows) => Came;
 
@@ -230,12 +230,9 @@ const NOON = '12:00';
 /** How a pressure on paper was most likely come at, where it does not say. */
 const USUAL_STEP_MMHG = 10;
 
-const momentOf = (day: string, time: string): number => new Date(`${day}T${time}:00`).getTime();
-
 /** When it was, of a day without a time; today’s was before now. @throws RefusedCell for a day that is to come */
 function atNoon(day: string, { nowMs }: KeepingRows): number {
-  if (momentOf(day, '00:00') > nowMs)
-    throw new RefusedCell('day', msg('{day} is to come. Check the date.', { day }));
+  refuseToCome('day', day, nowMs);
   return Math.min(momentOf(day, NOON), nowMs);
 }
 

@@ -7,7 +7,7 @@ import { outcomeRecord } from '../../record/outcome';
 import { hasRow } from '../../record/read';
 import { changeRows } from '../../record/write';
 import type { AddedRow } from '../imports';
-import { type KeepingRows, RefusedCell } from './keeping';
+import { type KeepingRows, momentOf, RefusedCell } from './keeping';
 
 /** What came of a row: something new, something in the place of what an earlier table said, or nothing, as it is on record. */
 export type Came = { did: 'added' | 'updated' | 'same'; added: AddedRow[] };
@@ -40,7 +40,7 @@ export function keepOnce<T extends Entry>(
   keep: (id: string) => void,
 ): Came {
   const { prepare } = keeping;
-  const [fromMs, toMs] = [new Date(`${day}T00:00:00`).getTime(), new Date(`${day}T24:00:00`).getTime()];
+  const [fromMs, toMs] = [momentOf(day, '00:00'), momentOf(day, '24:00')];
   const thatDay = rows.filter(({ atMs }) => atMs >= fromMs && atMs < toMs);
   if (thatDay.some(isSame)) return SAME;
   const before = thatDay.find(({ id }) => hasRow(prepare, importRowRecord, { rowId: id }));

@@ -53,3 +53,12 @@ export function addByName(people: Map<string, string[]>, name: string, id: strin
 /** Where a name is of several people. */
 export const SEVERAL = (values: { person: string }) =>
   msg('Several people are called {person}. Enter it where they stand.', values);
+
+/** A time of a day, where the server is, in ms since 1970. @param time such as `09:30`; `24:00` is the end of the day */
+export const momentOf = (day: string, time: string): number => new Date(`${day}T${time}:00`).getTime();
+
+/** @throws RefusedCell for a day that is to come */
+export function refuseToCome(field: string, day: string, nowMs: number): void {
+  if (momentOf(day, '00:00') > nowMs)
+    throw new RefusedCell(field, msg('{day} is to come. Check the date.', { day }));
+}

@@ -1,17 +1,12 @@
 import { t } from '@lingui/core/macro';
 import type { PracticeView } from '#contract/practice';
-import { METHODS, pulseMethodSchema } from '#core/occlusion-pressure';
-import { measureBook } from '#core/outcomes';
-import { libraryOf } from '#core/protocol';
-import { LIMB_LABELS, LIMBS, POSITION_NAMES, positionSchema, SIDE_NAMES } from '#core/quantity';
-import { sideSchema } from '#core/strength';
 import {
   type ColumnUnit,
   DATE_ORDER_IDS,
   DATE_ORDERS,
   type DateOrder,
   type DecimalMark,
-  fromColumn,
+  fromColumns,
   fromConstant,
   type MappedField,
   type TableField,
@@ -22,6 +17,7 @@ import { translate } from '../../../language/translate';
 import { Field } from '../../../parts/fields/Field';
 import { Picker } from '../../../parts/fields/Picker';
 import type { Look } from '../../../workers/table.worker';
+import { namesIn, WORD_LABELS } from './names';
 
 const NONE = 'none';
 const SAME_FOR_ALL = 'same';
@@ -85,7 +81,7 @@ export function MappedCell({
           if (next === JOINED) return;
           if (next === NONE) change(null);
           else if (next === SAME_FOR_ALL) change(fromConstant(''));
-          else change(fromColumn(Number(next), unitIn(look.headings[Number(next)] ?? '')));
+          else change(fromColumns([Number(next)], unitIn(look.headings[Number(next)] ?? '')));
         }}
       />
       {mapped && from && 'constant' in from && (
@@ -161,24 +157,8 @@ function Constant({
 }
 
 /** The names that a field knows, as a table would write them; null where anything may be typed. */
-function optionsOf(
-  { reading }: TableField,
-  { cuffs, ownExercises, ownMeasures }: PracticeView,
-): string[] | null {
-  if (reading.as === 'name') {
-    const names = {
-      cuff: () => cuffs.map(({ label }) => label),
-      exercise: () => Object.values(libraryOf(ownExercises)).map(({ label }) => translate(label)),
-      measure: () => Object.values(measureBook(ownMeasures)).map(({ label }) => translate(label)),
-    };
-    return names[reading.of]();
-  }
-  if (reading.as !== 'word') return null;
-  const words = {
-    limb: () => LIMBS.map((id) => translate(LIMB_LABELS[id])),
-    side: () => sideSchema.options.map((id) => translate(SIDE_NAMES[id])),
-    position: () => positionSchema.options.map((id) => translate(POSITION_NAMES[id])),
-    method: () => pulseMethodSchema.options.map((id) => translate(METHODS[id].label)),
-  };
-  return words[reading.of]();
+function optionsOf({ reading }: TableField, practice: PracticeView): string[] | null {
+  if (reading.as !== 'name' && reading.as !== 'word') return null;
+  const labels = reading.as === 'name' ? namesIn(practice)[reading.of] : WORD_LABELS[reading.of];
+  return Object.values(labels).map((label) => translate(label));
 }

@@ -1,4 +1,5 @@
 import { t } from '@lingui/core/macro';
+import { useMemo } from 'react';
 import type { PracticeView } from '#contract/practice';
 import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity';
 import {
@@ -17,8 +18,8 @@ import { WideTable } from '../../../parts/base/WideTable';
 import { Picker } from '../../../parts/fields/Picker';
 import { isoDay } from '../../../words/noon';
 import type { Look } from '../../../workers/table.worker';
-import { knownNames } from './known-names';
 import { MappedCell } from './MappedCell';
+import { knownNames } from './names';
 import { storedWords } from './stored-words';
 
 const SHOWN_ROWS = 3;
@@ -43,16 +44,21 @@ export function MappingTable({ mapping, look, practice, change, choose }: Props)
   const { wide } = mapping;
   const fields = fieldsOf(mapping.kind);
   const inBranches = new Set((wide?.branches ?? []).flatMap((branch) => Object.keys(branch.fields)));
-  const withField = (id: string, mapped: MappedField | null): Mapping => {
-    const { [id]: _, ...others } = mapping.fields;
-    return { ...mapping, fields: mapped ? { ...others, [id]: mapped } : others };
-  };
   const withBranch = (at: number, branch: Branch): Mapping => ({
     ...mapping,
     wide: wide && { ...wide, branches: wide.branches.map((one, place) => (place === at ? branch : one)) },
   });
   const shown = firstRows(mapping);
-  const sided = recognise(mapping.kind, look.headings, look.rows, { dateOrder, units: by.units }).wide;
+  // Only a table that is read row by row may be a wide one by its headings.
+  const sided = useMemo(
+    () =>
+      wide ??
+      recognise(mapping.kind, look.headings, look.rows, {
+        dateOrder,
+        units: { mass: massUnit, length: lengthUnit },
+      }).wide,
+    [wide, mapping.kind, look, dateOrder, massUnit, lengthUnit],
+  );
   const row = (
     id: string,
     field: TableField,
@@ -104,9 +110,10 @@ export function MappingTable({ mapping, look, practice, change, choose }: Props)
         {fields
           .filter(([id]) => !inBranches.has(id) && id !== wide?.field)
           .map(([id, field]) =>
-            row(id, field, translate(field.label), mapping.fields[id], shown, (mapped) =>
-              withField(id, mapped),
-            ),
+            row(id, field, translate(field.label), mapping.fields[id], shown, (mapped) => ({
+              ...mapping,
+              fields: withField(mapping.fields, id, mapped),
+            })),
           )}
         {wide?.branches.map((branch, at) => {
           const one = firstRows({ ...mapping, wide: { ...wide, branches: [branch] } });
@@ -144,19 +151,13 @@ export function MappingTable({ mapping, look, practice, change, choose }: Props)
                   `${translate(field.label)}, ${branch.heading}`,
                   branch.fields[id],
                   one,
-                  (mapped) => {
-                    const { [id]: _, ...others } = branch.fields;
-                    return withBranch(at, {
-                      ...branch,
-                      fields: mapped ? { ...others, [id]: mapped } : others,
-                    });
-                  },
+                  (mapped) => withBranch(at, { ...branch, fields: withField(branch.fields, id, mapped) }),
                 ),
               ),
           ];
         })}
       </tbody>
-      {(wide ?? sided) && (
+      {sided && (
         <tfoot>
           <tr>
             <td colSpan={2 + SHOWN_ROWS} className="border-t border-rule">
@@ -178,6 +179,12 @@ export function MappingTable({ mapping, look, practice, change, choose }: Props)
 }
 
 const NO_LIMB = 'none';
+
+/** Fields with another source for one of them, or without it. */
+function withField(fields: Mapping['fields'], id: string, mapped: MappedField | null): Mapping['fields'] {
+  const { [id]: _, ...others } = fields;
+  return mapped ? { ...others, [id]: mapped } : others;
+}
 
 function Stored({
   id,

@@ -34,8 +34,8 @@ import { isoDay, isoWords } from '../../../words/noon';
 import type { Look } from '../../../workers/table.worker';
 import { tablesWorker } from '../../../workers/tables';
 import { keepMapping, keptMapping } from './kept-mappings';
-import { knownNames } from './known-names';
 import { MappingTable } from './MappingTable';
+import { knownNames } from './names';
 import { type Refused, RefusedRows } from './RefusedRows';
 
 /** A table before it is brought in: what it is, which column is what, and how every row will be stored. */
