@@ -13,24 +13,15 @@ const segment = (marker: number, data: Buffer): Buffer => {
 /** A JPEG of some segments and bytes for pixels, turned by a quarter. It draws nothing. */
 export function jpegFile({ isLittle = true, orientation = 6 } = {}): Buffer {
   const tiff = Buffer.alloc(26);
-  if (isLittle) {
-    tiff.write('II*', 0, 'latin1');
-    tiff.writeUInt32LE(8, 4);
-    tiff.writeUInt16LE(1, 8);
-    tiff.writeUInt16LE(0x0112, 10);
-    tiff.writeUInt16LE(3, 12);
-    tiff.writeUInt32LE(1, 14);
-    tiff.writeUInt16LE(orientation, 18);
-  } else {
-    tiff.write('MM', 0, 'latin1');
-    tiff.writeUInt16BE(42, 2);
-    tiff.writeUInt32BE(8, 4);
-    tiff.writeUInt16BE(1, 8);
-    tiff.writeUInt16BE(0x0112, 10);
-    tiff.writeUInt16BE(3, 12);
-    tiff.writeUInt32BE(1, 14);
-    tiff.writeUInt16BE(orientation, 18);
-  }
+  const fields = new DataView(tiff.buffer, tiff.byteOffset);
+  tiff.write(isLittle ? 'II' : 'MM', 0, 'latin1');
+  fields.setUint16(2, 42, isLittle);
+  fields.setUint32(4, 8, isLittle);
+  fields.setUint16(8, 1, isLittle);
+  fields.setUint16(10, 0x0112, isLittle);
+  fields.setUint16(12, 3, isLittle);
+  fields.setUint32(14, 1, isLittle);
+  fields.setUint16(18, orientation, isLittle);
   return Buffer.concat([
     Buffer.from([0xff, 0xd8]),
     segment(0xe0, Buffer.from('JFIF\0\x01\x01\0\0\x01\0\x01\0\0', 'latin1')),

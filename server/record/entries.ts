@@ -1,6 +1,7 @@
 import type { EntryContent, RecordEntries, RecordEntry, RetractableKind } from '#contract/corrections';
 import type { Prepare } from '../db/dialect/connection';
 import { RETRACTABLE } from './retractable';
+import { type RetractionRead, retractedAs } from './retraction';
 
 const PAGE = 40;
 
@@ -12,28 +13,24 @@ export function readEntries(prepare: Prepare, clientId: string, beforeMs: number
       where client_id = ?1 and ${at} < ?2 order by ${at} desc limit ${PAGE + 1})`,
   );
   const rows = prepare(
-    `select entry.kind, entry.id, entry.at_ms as "atMs", content, retraction.at_ms as "retractedAtMs", person.name as "by", reason
+    `select entry.kind, entry.id, entry.at_ms as "atMs", content, retraction.at_ms as "retractedAtMs", person.name as "retractedBy", reason
      from (${selects.join(' union all ')}) as entry
        left join retraction on retraction.kind = entry.kind and row_id = entry.id
        left join person on person.id = retraction.practitioner_id
      order by entry.at_ms desc, entry.id limit ${PAGE + 1}`,
-  ).all(clientId, beforeMs) as {
+  ).all(clientId, beforeMs) as ({
     kind: RetractableKind;
     id: string;
     atMs: number;
     content: string;
-    retractedAtMs: number | null;
-    by: string | null;
-    reason: string | null;
-  }[];
+  } & RetractionRead)[];
   return {
     entries: rows.slice(0, PAGE).map(
-      ({ kind, id, atMs, content, retractedAtMs, by, reason }): RecordEntry => ({
+      ({ kind, id, atMs, content, ...retraction }): RecordEntry => ({
         id,
         atMs,
         content: { kind, ...JSON.parse(content) } as EntryContent,
-        retracted:
-          retractedAtMs === null ? null : { atMs: retractedAtMs, by: by ?? '', reason: reason ?? '' },
+        retracted: retractedAs(retraction),
       }),
     ),
     hasMore: rows.length > PAGE,

@@ -1,5 +1,5 @@
 import { p } from '@mikro-orm/core';
-import type { RetractableKind } from '#contract/corrections';
+import type { RecordEntry, RetractableKind } from '#contract/corrections';
 import { atMs, clientId, defineRecord, id } from './define';
 
 /** That an entry of a record was retracted, and why. */
@@ -23,3 +23,18 @@ export const retractionRecord = defineRecord({
   unique: ['kind, row_id'],
   indexes: ['retraction (client_id, at_ms)'],
 });
+
+/** What a left join with retractions and their practitioners gives of an entry; all null where it stands. */
+export type RetractionRead = {
+  retractedAtMs: number | null;
+  retractedBy: string | null;
+  reason: string | null;
+};
+
+/** That an entry was retracted, as it is answered; null where it stands. */
+export const retractedAs = ({
+  retractedAtMs,
+  retractedBy,
+  reason,
+}: RetractionRead): RecordEntry['retracted'] =>
+  retractedAtMs === null ? null : { atMs: retractedAtMs, by: retractedBy ?? '', reason: reason ?? '' };

@@ -4,6 +4,7 @@ import { plainWords } from '#core/table';
 import type { Prepare } from '../db/dialect/connection';
 import { hasWithin, jsonObject } from '../db/dialect/sql';
 import { atMs, clientId, defineRecord, id, retracted } from './define';
+import { type RetractionRead, retractedAs } from './retraction';
 import { keepRow } from './write';
 
 /** A note of a visit, in free text, signed by the practitioner who wrote it. */
@@ -61,17 +62,12 @@ export function readVisitNotes(
        left join person as retractor on retractor.id = retraction.practitioner_id
      where visit_note.client_id = ? and visit_note.at_ms < ? ${sql}
      order by visit_note.at_ms desc, written_at_ms desc limit ${PAGE + 1}`,
-  ).all(ofClient, beforeMs, ...values) as (Omit<VisitNote, 'retracted'> & {
-    retractedAtMs: number | null;
-    retractedBy: string | null;
-    reason: string | null;
-  })[];
+  ).all(ofClient, beforeMs, ...values) as (Omit<VisitNote, 'retracted'> & RetractionRead)[];
   return {
     notes: rows.slice(0, PAGE).map(({ retractedAtMs, retractedBy, reason, ...note }) => ({
       ...note,
       by: note.by ?? '',
-      retracted:
-        retractedAtMs === null ? null : { atMs: retractedAtMs, by: retractedBy ?? '', reason: reason ?? '' },
+      retracted: retractedAs({ retractedAtMs, retractedBy, reason }),
     })),
     hasMore: rows.length > PAGE,
   };

@@ -21,6 +21,7 @@ import { dayAndTime } from '../../../words/format';
 import { useUnits } from '../../../words/units';
 import { AboutPerson } from './AboutPerson';
 import { entryWords } from './entry-words';
+import { Retractable } from './Retractable';
 import { VisitNotes } from './VisitNotes';
 
 /** What is on a record, and corrections of it: nothing is hidden, what was wrong stays struck through with its reason. */
@@ -140,14 +141,7 @@ function Entry({
   return (
     <div className="grid gap-x-6 sm:grid-cols-[10.5rem_1fr_auto]">
       <span className="figures text-[14px]">{dayAndTime(atMs)}</span>
-      <span>
-        <span className="line-clamp-3">{retracted ? <s className="text-quiet">{words}</s> : words}</span>
-        {retracted && (
-          <span className="block text-[14px]">
-            {t`Retracted by ${retracted.by}, ${dayAndTime(retracted.atMs)}: ${retracted.reason}`}
-          </span>
-        )}
-      </span>
+      <Retractable words={words} retracted={retracted} className="line-clamp-3" />
       {children}
     </div>
   );

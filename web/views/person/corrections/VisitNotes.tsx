@@ -9,6 +9,7 @@ import { FieldError } from '../../../parts/fields/Field';
 import { SearchField } from '../../../parts/fields/SearchField';
 import { VisitNoteForm } from '../../../parts/record/VisitNoteForm';
 import { day, dayAndTime } from '../../../words/format';
+import { Retractable } from './Retractable';
 
 /** From so many on they are searched. */
 const SEARCH_FROM = 4;
@@ -86,14 +87,7 @@ function Note({
         <span className="figures block">{day(atMs)}</span>
         <span className="text-quiet">{t`${by}, written ${dayAndTime(writtenAtMs)}`}</span>
       </span>
-      <span className="whitespace-pre-line">
-        {retracted ? <s className="text-quiet">{words}</s> : words}
-        {retracted && (
-          <span className="block text-[14px]">
-            {t`Retracted by ${retracted.by}, ${dayAndTime(retracted.atMs)}: ${retracted.reason}`}
-          </span>
-        )}
-      </span>
+      <Retractable words={words} retracted={retracted} className="whitespace-pre-line" />
       {children}
     </div>
   );
