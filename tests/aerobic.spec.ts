@@ -1,4 +1,4 @@
-import { choose, chooseLink, expect, openPerson, pick, test } from './nervato';
+import { choose, chooseLink, draftWith, expect, openPerson, pick, test } from './nervato';
 
 test('a test on the bike makes watts and a zone of heart rate of a share of VO2max: in Prescribe, on paper and at the bike', async ({
   page,
@@ -10,7 +10,7 @@ test('a test on the bike makes watts and a zone of heart rate of a share of VO2m
     await chooseLink(page, 'Prescribe');
     await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
     await expect(exercises).toContainText('tempo 1–0–1');
-    await choose(page, 'Goal', 'Aerobic');
+    await draftWith(page, 'Goal', 'Aerobic');
     await choose(page, 'Intensity', 'by share of VO2max');
     await expect(page.getByText('No VO2max is on record: record it in Outcomes')).toBeVisible();
   });

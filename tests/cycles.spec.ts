@@ -1,8 +1,8 @@
 import {
   acceptReviewIfAsked,
   checkOnTheDayIfAsked,
-  choose,
   chooseLink,
+  draftWith,
   expect,
   openPerson,
   pick,
@@ -32,7 +32,7 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
     await expect(first).toHaveAttribute('aria-valuenow', '65');
     await expect(page.getByText('A new plan: Left thigh, cycles, any day')).toBeVisible();
     // Another wish drafts again, and what was made by hand can be had back.
-    await choose(page, 'Goal', 'Size');
+    await draftWith(page, 'Goal', 'Size');
     await expect(page.getByText('A new plan: Left thigh, any day')).toBeVisible();
     await page.getByRole('button', { name: 'Take your own changes back' }).click();
     await expect(first).toHaveAttribute('aria-valuenow', '65');

@@ -1,4 +1,4 @@
-import { chooseLink, expect, inDemonstration, openPerson, pick, test } from './nervato';
+import { chooseLink, draftWith, expect, inDemonstration, openPerson, pick, test } from './nervato';
 import { Weeks } from './weeks';
 
 test('a draft says why it is the best, another way is taken and taken back, and a warm-up goes by its lift', async ({
@@ -10,13 +10,9 @@ test('a draft says why it is the best, another way is taken and taken back, and 
   await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
   const drafts = page.getByRole('region', { name: 'Drafts' });
   const order = page.getByRole('list', { name: 'Exercises in order' });
-  const wish = async (label: string, choice: string) => {
-    await page.getByRole('button', { name: new RegExp(`^${label}: `) }).click();
-    await page.getByRole('menuitemradio', { name: choice, exact: true }).click();
-  };
 
   await test.step('both thighs, by size: the best, and why', async () => {
-    await wish('Limbs', 'both thighs');
+    await draftWith(page, 'Limbs', 'both thighs');
     await expect(drafts.getByRole('button', { name: /^Best \d+ of 100/ })).toHaveAttribute(
       'aria-pressed',
       'true',
@@ -38,16 +34,16 @@ test('a draft says why it is the best, another way is taken and taken back, and 
   });
 
   await test.step('a warm-up before deadlifts: hips, both at once, the lift in the sitting', async () => {
-    await wish('Goal', 'Warm-up');
-    await wish('Lift', 'deadlift');
+    await draftWith(page, 'Goal', 'Warm-up');
+    await draftWith(page, 'Lift', 'deadlift');
     await expect(order).toContainText('Hip hinge');
     await expect(order).toContainText('both, standing');
     await expect(page.getByText(/Deadlift/).first()).toBeVisible();
   });
 
   await test.step('at home nothing is drafted that only the gym has', async () => {
-    await wish('Goal', 'Aerobic');
-    await wish('Where', 'at home');
+    await draftWith(page, 'Goal', 'Aerobic');
+    await draftWith(page, 'Where', 'at home');
     await expect(order).toContainText('Walking');
   });
 });
@@ -60,8 +56,7 @@ test('what a draft lacks leads on, and a cuff that is missing is added without l
 
   await test.step('work above the rung offers the rung', async () => {
     await chooseLink(page, 'Prescribe');
-    await page.getByRole('button', { name: /^Goal: / }).click();
-    await page.getByRole('menuitemradio', { name: 'Size', exact: true }).click();
+    await draftWith(page, 'Goal', 'Size');
     await expect(page.getByText(/^No draft: .*the right thigh is on isometric/)).toBeVisible();
     await page.getByRole('button', { name: 'Draft the rung isometric' }).click();
     await expect(page.getByRole('list', { name: 'Exercises in order' })).toContainText('Quad set');
@@ -86,6 +81,20 @@ test('what a draft lacks leads on, and a cuff that is missing is added without l
   });
 });
 
+test('where the search for a draft cannot be read, that is said, and it is done once it can', async ({
+  page,
+}) => {
+  await page.route(/planning\.worker/, (route) => route.abort());
+  await page.goto('/');
+  await openPerson(page, 'Rufus Tarnholm');
+  await chooseLink(page, 'Prescribe');
+  await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
+  await expect(page.getByText(/^The server cannot be reached/)).toBeVisible();
+  await page.unroute(/planning\.worker/);
+  await page.getByRole('button', { name: 'Draft again' }).click();
+  await expect(page.getByRole('list', { name: 'Exercises in order' })).toBeVisible();
+});
+
 inDemonstration(
   'a painful knee: the provoking test before and after, and a flare-up that the review answers',
   async ({ page }) => {
@@ -97,8 +106,7 @@ inDemonstration(
       await openPerson(page, name);
       await chooseLink(page, 'Prescribe');
       await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
-      await page.getByRole('button', { name: /^Goal: / }).click();
-      await page.getByRole('menuitemradio', { name: 'Pain relief', exact: true }).click();
+      await draftWith(page, 'Goal', 'Pain relief');
       await expect(page.getByText(/provoking test/i).first()).toBeVisible();
       await page.getByRole('button', { name: /^Sign as/ }).click();
       await expect(page.getByRole('list', { name: 'Plans' })).toBeVisible();

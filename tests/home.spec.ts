@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { choose, chooseLink, expect, newDevice, openPerson, pick, test } from './nervato';
+import { chooseLink, draftWith, expect, newDevice, openPerson, pick, test } from './nervato';
 import { patientMs } from './patience';
 
 /** Makes the link whose panel is open. @returns its address */
@@ -119,7 +119,7 @@ test('a remote walk by strap: prescribed without a figure in mmHg, done at home 
   await openPerson(page, 'Leocadia Brandt');
   await chooseLink(page, 'Prescribe');
   await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
-  await choose(page, 'Goal', 'Aerobic');
+  await draftWith(page, 'Goal', 'Aerobic');
   const exercises = page.getByRole('list', { name: 'Exercises in order' });
   await expect(exercises).toContainText('mark 6');
   await expect(exercises).not.toContainText('mmHg');
@@ -235,15 +235,15 @@ test('a wrap by its turns, cycles by the strap and holds without movement are do
 
   await test.step('a wrap', async () => {
     const address = await handOut('Wrapped arm', async () => {
-      await choose(page, 'Goal', 'Light recovery');
-      await choose(page, 'Limbs', 'left arm');
+      await draftWith(page, 'Goal', 'Light recovery');
+      await draftWith(page, 'Limbs', 'left arm');
     });
     await doAll(address, /turns/);
   });
 
   await test.step('cycles', async () => {
     const address = await handOut('Cycles in bed', async () => {
-      await choose(page, 'Goal', 'Cuff cycles');
+      await draftWith(page, 'Goal', 'Cuff cycles');
       await page.getByLabel('Cycles', { exact: true }).fill('3');
     });
     await doAll(address, /mark/);

@@ -258,6 +258,13 @@ export async function choose(page: Page, what: string, word: string): Promise<vo
   await page.getByRole('menuitemradio', { name: word, exact: true }).click();
 }
 
+/** Chooses another word of what a draft is asked for, and waits for that draft. */
+export async function draftWith(page: Page, what: string, word: string): Promise<void> {
+  await choose(page, what, word);
+  await expect(page.getByRole('button', { name: `${what}: ${word}`, exact: true })).toBeVisible();
+  await untilItStands(page);
+}
+
 /** Chooses a link of the chain. */
 export const chooseLink = (page: Page, link: string): Promise<void> =>
   page

@@ -1,4 +1,4 @@
-import { chooseLink, expect, openPerson, pressKey, test } from './nervato';
+import { chooseLink, draftWith, expect, openPerson, pressKey, test } from './nervato';
 
 test('a note of a visit is signed, corrected and found; a letter and a picture are attached and open', async ({
   page,
@@ -85,8 +85,7 @@ test('a practice of two places: kit is there, a plan is done there, its number s
     await page.goto('/');
     await openPerson(page, 'Rufus Tarnholm');
     await chooseLink(page, 'Prescribe');
-    await page.getByRole('button', { name: /^Where: / }).click();
-    await page.getByRole('menuitemradio', { name: 'at The mill', exact: true }).click();
+    await draftWith(page, 'Where', 'at The mill');
     await page.getByRole('button', { name: /^Sign as/ }).click();
     await expect(page.getByText('Done at The mill, Tue 9–12.')).toBeVisible();
     await expect(page.getByText('118', { exact: true })).toBeVisible();

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { choose, chooseLink, daysPass, expect, inDemonstration, openPerson, pick, test } from './nervato';
+import { chooseLink, daysPass, draftWith, expect, inDemonstration, openPerson, pick, test } from './nervato';
 
 /** Opens the entry of a session done on paper; the day and the time are filled in. */
 async function enter(page: Page, name: string, plan?: string): Promise<Locator> {
@@ -100,7 +100,7 @@ inDemonstration(
       await chooseLink(page, 'Prescribe');
       await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
       await expect(page.getByRole('button', { name: 'Name, days', exact: true })).toBeVisible();
-      await choose(page, 'Goal', goal);
+      await draftWith(page, 'Goal', goal);
       await page.getByRole('button', { name: /^Sign as/ }).click();
       await expect(page.getByRole('list', { name: 'Plans' })).toBeVisible();
     };

@@ -2,7 +2,16 @@ import type { Locator, Page } from '@playwright/test';
 import ICAL from 'ical.js';
 import type { ClientRecord } from '#contract/client';
 import { dayAt, dayOf, isoOf, type Limb, newest, weekdayOf } from '#core/quantity';
-import { choose, chooseLink, expect, inDemonstration, openPerson, pick, pressKey } from './nervato';
+import {
+  choose,
+  chooseLink,
+  draftWith,
+  expect,
+  inDemonstration,
+  openPerson,
+  pick,
+  pressKey,
+} from './nervato';
 import { type DayLived, Weeks } from './weeks';
 
 // Whole courses, lived day by day: every session that is due is done, and its review accepted.
@@ -139,7 +148,7 @@ inDemonstration('eight weeks of cycling', async ({ page }) => {
     await openPerson(page, 'Odalys Ferrant');
     await chooseLink(page, 'Prescribe');
     await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
-    await choose(page, 'Goal', 'Aerobic');
+    await draftWith(page, 'Goal', 'Aerobic');
     await choose(page, 'Intensity', 'by watts');
     await page.getByLabel('Power').fill('85');
     await expect(page.getByRole('list', { name: 'Exercises in order' })).toContainText('85 W');
@@ -425,8 +434,8 @@ inDemonstration(
       await openPerson(page, 'Ebba Lindholt');
       await chooseLink(page, 'Prescribe');
       await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
-      await choose(page, 'Goal', 'Rehabilitation rung');
-      await choose(page, 'Limbs', 'right thigh');
+      await draftWith(page, 'Goal', 'Rehabilitation rung');
+      await draftWith(page, 'Limbs', 'right thigh');
       await enter('Passive');
       const rungs = page.getByRole('region', { name: 'Rungs' }).getByRole('listitem');
       await expect(rungs).toHaveCount(5);

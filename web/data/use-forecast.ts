@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Bout } from '#core/forecast';
 import { seedOf } from '#core/simulation';
-import { planningWorker } from '../workers/planning';
+import { askPlanning } from '../workers/planning';
 
 const RUNS = 10_000;
 
@@ -10,7 +10,9 @@ export function useForecast(bouts: Bout[], past: Bout[][]) {
   return useQuery({
     queryKey: ['forecast', bouts, past],
     queryFn: () =>
-      planningWorker().forecast({ bouts, past, runs: RUNS, seed: seedOf(JSON.stringify(bouts)) }),
+      askPlanning((worker) =>
+        worker.forecast({ bouts, past, runs: RUNS, seed: seedOf(JSON.stringify(bouts)) }),
+      ),
     placeholderData: (before) => before,
     staleTime: Number.POSITIVE_INFINITY,
   });

@@ -37,7 +37,7 @@ export function QrForPhone({
       {why === null ? (
         <QrCode text={whole} label={label} {...(sizePx === undefined ? {} : { sizePx })} />
       ) : (
-        <p className="max-w-80 text-[13px]">{t`No code. ${why}`}</p>
+        <p className="max-w-80 text-[13px] print:hidden">{t`No code. ${why}`}</p>
       )}
       {children?.(whole)}
     </>

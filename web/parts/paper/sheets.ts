@@ -11,8 +11,8 @@ function addSheet(css: string): () => void {
   };
 }
 
-/** Sets the page for paper as long as the component that asks for it is shown; nothing on it scrolls. */
-export const usePage = (paper: Paper, marginMm: number): void =>
+/** Sets the page for paper as long as the component that asks for it is shown; nothing on it scrolls. `auto` is the printer's own. */
+export const usePage = (paper: Paper | 'auto', marginMm: number): void =>
   useSheet(
     `@page { size: ${paper}; margin: ${marginMm}mm; } @media print { html, body, #root { height: auto; } }`,
   );

@@ -34,7 +34,7 @@ import {
   heavyShare,
   sessionsByDay,
 } from '#core/record';
-import { planningWorker } from '../../../workers/planning';
+import { askPlanning } from '../../../workers/planning';
 
 const USUAL_TIME = '17:30';
 
@@ -71,7 +71,7 @@ export function useBlock(client: ClientRecord, practice: PracticeView): BlockSta
   const { data: placed } = useQuery({
     // The plans are those of the record as it was read.
     queryKey: ['block', client.id, client.asOf, wish, running.fromDay],
-    queryFn: () => planningWorker().placeBlock(wish, plans, running),
+    queryFn: () => askPlanning((worker) => worker.placeBlock(wish, plans, running)),
     enabled: !problem,
     placeholderData: (before) => before,
     staleTime: Number.POSITIVE_INFINITY,

@@ -20,7 +20,7 @@ export function LogTable({
 }) {
   const { mass } = useUnits();
   const scale = EFFORT_SCALES[useEffortIn()];
-  usePage('A4', MARGIN_MM);
+  usePage('auto', MARGIN_MM);
   const heads = [
     t`Day`,
     t`Plan`,

@@ -23,7 +23,7 @@ export function PersonSide({ client }: { client: ClientRecord }) {
     <p className="text-quiet">
       {story} {about.goals && t`Wants: ${about.goals}. `}
       <Popover.Root open={isOpen} onOpenChange={setOpen}>
-        <Popover.Trigger className="underline underline-offset-4">
+        <Popover.Trigger className="underline underline-offset-4 print:hidden">
           <Trans>
             About<span className="sr-only"> {client.name}</span>
           </Trans>

@@ -1,19 +1,24 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { type CoursePlanChoice, nameOf, occasionWords } from '#core/course';
 import { boutsOf } from '#core/forecast';
 import type { Text } from '#core/message';
-import { compile, isPostOperativeWork, type Plan } from '#core/plan';
+import { compile, isPostOperativeWork, type Plan, type SessionChoice } from '#core/plan';
 import type { Rung } from '#core/protocol';
 import { type Day, isEqual, type Limb } from '#core/quantity';
-import { heavyShare, type LastReview } from '#core/record';
+import { basisOf, heavyShare, type LastReview, measuredStamp } from '#core/record';
+import { failureWords } from '../../../data/api';
+import { usePractitioner } from '../../../data/queries';
 import { translate } from '../../../language/translate';
 import { Button } from '../../../parts/base/Button';
 import { FindingsFor } from '../../../parts/base/FindingLine';
+import { Reading, ReadingSilently } from '../../../parts/base/Reading';
 import { Said, Why } from '../../../parts/base/Why';
+import { FieldError } from '../../../parts/fields/Field';
+import { useDraft } from '../../../parts/forms/use-draft';
 import { useAction } from '../../../parts/keys/use-action';
 import { AtPlaces } from '../../../parts/plan/AtPlaces';
 import { LimitsInForce } from '../../../parts/plan/LimitsInForce';
@@ -33,30 +38,61 @@ import { RungCheck } from './RungCheck';
 import { RungsAhead } from './RungsAhead';
 import { SchoolsTable } from './SchoolsTable';
 import { SignBar } from './SignBar';
+import type { DraftFrom } from './state/drafting';
+import { type Beginning, useBeginning } from './state/use-beginning';
 import { useComposer } from './state/use-composer';
 import type { Start } from './state/use-start';
 import { WishSentence } from './WishSentence';
 import { WorkChooser } from './WorkChooser';
 
+type Of = { client: ClientRecord; practice: PracticeView; review: LastReview; start: Start };
+
+/** What the session begins with, and the composer once that is found. */
+export function Composer({ client, practice, review, start }: Of) {
+  const role = usePractitioner()?.role ?? 'coach';
+  const basis = useMemo(
+    () => basisOf(client.facts, practice, role, client.judgedAtMs),
+    [client, practice, role],
+  );
+  const from = { client, practice, review, inHand: start.inHand, basis };
+  const kept = useDraft<SessionChoice | null>(keptAs(client, start), null);
+  const { data: beginning, error, again } = useBeginning(from, start, kept[0]);
+  if (error)
+    return (
+      <div className="space-y-4">
+        <FieldError>{failureWords(error)}</FieldError>
+        <Button onClick={again}>{t`Draft again`}</Button>
+      </div>
+    );
+  if (!beginning) return <Reading>{t`Finding the best session…`}</Reading>;
+  return <Composing from={from} start={start} beginning={beginning} kept={kept} />;
+}
+
+const keptAs = ({ id, facts }: ClientRecord, { inHand, copied, goal }: Start): string => {
+  const { id: last = '', plan } = inHand?.prescription ?? {};
+  return `prescribe ${id} ${last} ${plan?.rungs?.rung ?? ''} ${copied ? JSON.stringify(copied) : ''} ${goal ?? ''} ${measuredStamp(facts)}`;
+};
+
 /** The session as it is being made: the wish, what comes of it in large figures, the strip; the chosen exercise beside. */
-export function Composer({
-  client,
-  practice,
-  review,
+function Composing({
+  from,
   start,
+  beginning,
+  kept: [, keep, clearKept],
 }: {
-  client: ClientRecord;
-  practice: PracticeView;
-  review: LastReview;
+  from: DraftFrom;
   start: Start;
+  beginning: Beginning;
+  kept: ReturnType<typeof useDraft<SessionChoice | null>>;
 }) {
-  const composer = useComposer(client, practice, review, start);
+  const { client, practice, review, basis } = from;
+  const composer = useComposer(from, beginning, keep);
   const [typed, setTyped] = useState<Partial<CoursePlanChoice>>({});
   const choice = { ...called(start), ...typed };
   // Its name follows what it trains until it is given another.
   const name = choice.name ?? (composer.composed ? translate(nameOf(composer.composed.plan)) : '');
-  const { session, composed, notes, selected, findings, fixOf, fixAt, basis } = composer;
-  useAction('fix', (figure) => fixAt(figure - 1), { fromFields: true });
+  const { session, composed, notes, selected, findings, fixOf, fixAt, isDrafting } = composer;
+  useAction('fix', (figure) => fixAt(figure - 1), { fromFields: true, enabled: !isDrafting });
   // Work of a rung is drafted once the record has it: until then it is above the limb's.
   const [entered, setEntered] = useState<{ limb: Limb; rung: Rung } | null>(null);
   const isOnRecord = entered !== null && basis.rungs.get(entered.limb) === entered.rung;
@@ -76,6 +112,7 @@ export function Composer({
   );
   return (
     <div className="space-y-4">
+      {isDrafting && <ReadingSilently />}
       {!start.inHand && !start.isChanging && (
         <p>
           <Trans>
@@ -101,6 +138,7 @@ export function Composer({
         />
       )}
       <WishSentence composer={composer} practice={practice} />
+      {composer.failed && <FieldError>{failureWords(composer.failed)}</FieldError>}
       <DraftWays composer={composer} />
       <LimitsInForce client={client} />
       {composer.wish.limbs
@@ -126,46 +164,49 @@ export function Composer({
         <>
           <div className="grid items-start gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_21rem]">
             <div className="min-w-0 space-y-4">
-              <ExerciseList composer={composer} session={session} />
-              <FindingsFor
-                subjects={[...new Set(ofNone.map(({ subject }) => subject))]}
-                findings={ofNone}
-                fixOf={fixOf}
-              />
-              <RungsAhead
-                composer={composer}
-                session={session}
-                isSigned={start.inHand?.prescription.plan.rungs !== undefined}
-              />
-              {composed && (
-                <CourseAhead
-                  client={client}
+              {/* What a draft is about to replace is not changed by hand meanwhile. */}
+              <fieldset className="min-w-0 space-y-4" disabled={isDrafting}>
+                <ExerciseList composer={composer} session={session} />
+                <FindingsFor
+                  subjects={[...new Set(ofNone.map(({ subject }) => subject))]}
+                  findings={ofNone}
+                  fixOf={fixOf}
+                />
+                <RungsAhead
                   composer={composer}
                   session={session}
-                  plan={composed.plan}
-                  coursePlanId={start.inHand?.coursePlan.id ?? null}
-                  occasion={choice.occasion}
+                  isSigned={start.inHand?.prescription.plan.rungs !== undefined}
                 />
-              )}
-              {composed && timeline ? (
-                <PlanStrip
-                  plan={composed.plan}
-                  timeline={timeline}
-                  session={session}
-                  change={composer.change}
-                />
-              ) : (
-                <p className="notched py-1 text-ochre" role="alert">
-                  {composer.missing ?? t`Fill in every figure, within its range, and the strip comes back.`}
-                </p>
-              )}
-              <SittingEditor session={session} change={composer.change} />
-              {composed && (
-                <AtPlaces session={session} plan={composed.plan} basis={basis} take={composer.change} />
-              )}
-              {composed && session.goal === 'keep' && (
-                <InPlaceOfHeavy client={client} plan={composed.plan} today={basis.today} />
-              )}
+                {composed && (
+                  <CourseAhead
+                    client={client}
+                    composer={composer}
+                    session={session}
+                    plan={composed.plan}
+                    coursePlanId={start.inHand?.coursePlan.id ?? null}
+                    occasion={choice.occasion}
+                  />
+                )}
+                {composed && timeline ? (
+                  <PlanStrip
+                    plan={composed.plan}
+                    timeline={timeline}
+                    session={session}
+                    change={composer.change}
+                  />
+                ) : (
+                  <p className="notched py-1 text-ochre" role="alert">
+                    {composer.missing ?? t`Fill in every figure, within its range, and the strip comes back.`}
+                  </p>
+                )}
+                <SittingEditor session={session} change={composer.change} />
+                {composed && (
+                  <AtPlaces session={session} plan={composed.plan} basis={basis} take={composer.change} />
+                )}
+                {composed && session.goal === 'keep' && (
+                  <InPlaceOfHeavy client={client} plan={composed.plan} today={basis.today} />
+                )}
+              </fieldset>
               <About notes={notes} redraft={redraft}>
                 <Leads composer={composer} clientId={client.id} />
               </About>
@@ -192,14 +233,16 @@ export function Composer({
               <GivenSoFar given={review.given} hasBlock={client.facts.blocks.length > 0} />
             </div>
             {chosen && (
-              <ExerciseEditor
-                key={selected}
-                composer={composer}
-                choice={chosen}
-                place={selected}
-                clientId={client.id}
-                practice={practice}
-              />
+              <fieldset className="min-w-0" disabled={isDrafting}>
+                <ExerciseEditor
+                  key={selected}
+                  composer={composer}
+                  choice={chosen}
+                  place={selected}
+                  clientId={client.id}
+                  practice={practice}
+                />
+              </fieldset>
             )}
           </div>
           <SignBar
@@ -207,6 +250,7 @@ export function Composer({
             client={client}
             session={session}
             name={name}
+            clearKept={clearKept}
             signedFor={
               start.inHand
                 ? { kind: 'next-version', coursePlanId: start.inHand.coursePlan.id }

@@ -2,7 +2,8 @@ import { t } from '@lingui/core/macro';
 import { useMemo } from 'react';
 import { ALTERNATIVES, composeSession, cuffUpMinutes, type Judged } from '#core/plan';
 import { translate } from '../../../language/translate';
-import type { ComposerState, Drafted } from './state/use-composer';
+import type { Drafted } from './state/drafting';
+import type { ComposerState } from './state/use-composer';
 
 /** The best session that was found and the other ways, to choose from; and what its points are made of. */
 export function DraftWays({ composer }: { composer: ComposerState }) {

@@ -6,7 +6,8 @@ import { translate } from '../../../language/translate';
 import { kitAddress } from '../../../parts/plan/kit-address';
 import { usePlanSearch } from '../../../parts/plan/use-plan-in-hand';
 import { trainableLimbs } from './state/choices';
-import type { ComposerState, Wish } from './state/use-composer';
+import type { ComposerState } from './state/use-composer';
+import type { Wish } from './state/wish';
 
 /** A way on: another page, or another wish to draft by. */
 type Way = { words: string } & ({ to: string } | { wish: Partial<Wish> });

@@ -29,6 +29,7 @@ export function SignBar({
   session,
   name,
   signedFor,
+  clearKept,
 }: {
   composer: ComposerState;
   client: ClientRecord;
@@ -36,6 +37,8 @@ export function SignBar({
   /** What the plan is called. */
   name: string;
   signedFor: SignedFor;
+  /** Forgets what is kept on this tab, once it is signed. */
+  clearKept: () => void;
 }) {
   const navigate = useNavigate();
   const practitioner = usePractitioner();
@@ -45,12 +48,12 @@ export function SignBar({
   const maySignAtAll = useMay('sign');
   const { mayPass, reason, asked } = useGuards(composer.findings, write.error);
   const hard = hardFindings(composer.findings).length;
-  const maySign = composer.composed !== null && mayPass && !write.isPending;
+  const maySign = composer.composed !== null && mayPass && !write.isPending && !composer.isDrafting;
   const sign = async () => {
     const json = { ...session, ...reason, signedFor };
     const record = await write.mutateAsync(json).catch(() => null);
     if (!record) return;
-    composer.clearKept();
+    clearKept();
     notify(t`Signed: ${signedFor.kind === 'new-plan' ? name : t`the next version`}.`);
     navigate(`/people/${client.id}/run${planSearch(coursePlanSigned(record, client, signedFor))}`);
   };

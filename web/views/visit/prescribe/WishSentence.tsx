@@ -6,7 +6,8 @@ import { LIMB_NAMES, type Limb, limbKind } from '#core/quantity';
 import { inSentence, translate } from '../../../language/translate';
 import { WordMenu } from '../../../parts/base/WordMenu';
 import { trainableLimbs } from './state/choices';
-import { type ComposerState, limbsFor, type Wish } from './state/use-composer';
+import type { ComposerState } from './state/use-composer';
+import { limbsFor, type Wish } from './state/wish';
 
 const FIRST_MONTH = 'first-month';
 const NO_TEMPLATE = 'none';
