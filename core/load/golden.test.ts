@@ -202,12 +202,12 @@ describe('a load (LOAD-3, LOAD-4)', () => {
     const red = withoutKilograms('red', [bands]);
     expect(englishOf(red)).toMatchObject({
       truePercent: null,
-      recipe: 'red',
-      lighter: { recipe: 'yellow', loadKg: null, percent: null },
-      heavier: { recipe: 'blue' },
+      recipe: 'red band',
+      lighter: { recipe: 'yellow band', loadKg: null, percent: null },
+      heavier: { recipe: 'blue band' },
     });
     expect([steps(red.load), red.load.rules]).toEqual([
-      ['Without kilograms: red: it enters no computed load'],
+      ['Without kilograms: red band: it enters no computed load'],
       ['LOAD-4'],
     ]);
     expect(withoutKilograms('blue', [bands]).heavier).toBeNull();

@@ -98,7 +98,7 @@ describe('kit with mixed marks, and none at all (LOAD-4)', () => {
   it('steps through bands and body weight by name', () => {
     const bands: WeightKit = { kind: 'bands', id: 'b', label: 'Bands', names: ['sand', 'moss', 'slate'] };
     const moss = withoutKilograms('moss', [bands]);
-    expect(englishOf([moss.lighter?.recipe, moss.heavier?.recipe])).toEqual(['sand', 'slate']);
+    expect(englishOf([moss.lighter?.recipe, moss.heavier?.recipe])).toEqual(['sand band', 'slate band']);
     expect(englishOf(withoutKilograms('body weight', [bands]))).toMatchObject({
       lighter: { recipe: 'body weight with help', loadKg: null },
       heavier: null,

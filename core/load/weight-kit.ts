@@ -186,8 +186,13 @@ const RESISTANCES: Readonly<Record<string, Message>> = byName({
 });
 const BODY_WEIGHT_STEPS: readonly string[] = Object.keys(RESISTANCES);
 
-/** What resists, as it is said: a band by the name the practice gave it. */
-export const resistanceText = (chosen: string): Text => RESISTANCES[chosen] ?? chosen;
+/**
+ * What resists, as it is said: a band by the name the practice gave it, which is often a colour alone.
+ * @example resistanceText('moss') //=> msg('{name} band', { name: 'moss' })
+ * @example resistanceText('Long band') //=> 'Long band'
+ */
+export const resistanceText = (chosen: string): Text =>
+  RESISTANCES[chosen] ?? (/band/i.test(chosen) ? chosen : msg('{name} band', { name: chosen }));
 
 /** What resists without kilograms, lightest first, for one that is chosen: its bands, or the steps of body weight. */
 export function unweighedSteps(chosen: string, kits: readonly WeightKit[]): readonly string[] {
