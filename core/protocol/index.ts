@@ -2,6 +2,7 @@ export {
   ADJUNCT_IDS,
   ADJUNCT_NAMES,
   type Adjunct,
+  adjunctName,
   adjunctText,
   type PlannedAdjunct,
   sittingPart,

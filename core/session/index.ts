@@ -72,6 +72,7 @@ export { readSessionFile, writeSessionFile } from './session-file';
 export { sessionLoad } from './session-load';
 export { settlingWords } from './settling';
 export { isEmergency, SIGNS, type SignId, signIdSchema } from './signs';
+export { sittingDue } from './sitting-due';
 export { stamped, stampedLog } from './stamp';
 export { correctedReps, findSet, inflatedLimbs, openSet, type SessionState, type SetRecord } from './state';
 export { canTakeBackStop, TAKE_BACK_MS } from './take-back';

@@ -3,7 +3,7 @@ import { composeSession } from '#core/plan';
 import { testBasis, testExercise, testPlan, testSession } from '#core/plan/plan.fixture';
 import { pacedReps } from '#core/protocol';
 import { type EventBody, inHand, nextStep } from '#core/session';
-import { foldAll as fold, logOf, START_MS } from '#core/session/session.fixture';
+import { foldAll as fold, logOf, START_MS, WHOLE_SESSION } from '#core/session/session.fixture';
 import { promptWords, stepWords, thenWords } from './step-words';
 
 const { plan } = testPlan();
@@ -56,6 +56,37 @@ describe('what the bench says', () => {
       action: 'Released',
       prompt: expect.stringContaining('springs back'),
     });
+  });
+
+  it('has what the sitting holds before and after the work done on its side', () => {
+    const tested = {
+      ...plan,
+      sitting: [
+        { when: 'before' as const, what: 'provoking-test' as const, words: 'a step down' },
+        { when: 'after' as const, what: 'provoking-test' as const, words: 'a step down' },
+      ],
+    };
+    const noted: EventBody = {
+      type: 'adjunct-noted',
+      what: 'provoking-test',
+      words: 'a step down',
+      painOfTen: 4,
+    };
+    const before = at(tested, 1, begun).prompt;
+    expect(before).toMatch(/^First the provoking test: a step down\. Cuff high/);
+    expect(at(tested, 3, [...begun, [2, noted]]).prompt).toMatch(/^Cuff high/);
+
+    const done = [...begun, [2, noted] as const, ...WHOLE_SESSION.slice(1, -1)];
+    expect(at(tested, 280, done).prompt).toMatch(/Then the provoking test: a step down\.$/);
+    expect(at(tested, 290, [...done, [285, { ...noted, painOfTen: 2 }]]).prompt ?? '').not.toMatch(
+      /provoking/,
+    );
+    const stopped: Entry[] = [
+      ...up,
+      [20, { type: 'stopped', why: 'Dizzy' }],
+      [25, { type: 'cuff-released', limb: 'left-thigh' }],
+    ];
+    expect(at(tested, 30, stopped).prompt ?? '').not.toMatch(/provoking/);
   });
 
   it('names the pressure to inflate to, and prompts the hands the first time', () => {

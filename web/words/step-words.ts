@@ -1,10 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { paceWords } from '#core/aerobic';
 import { markWords } from '#core/cuff';
-import { capital, type Text } from '#core/message';
+import { capital, list, type Text } from '#core/message';
 import { cuffSteps, cuffStepWords, type Plan, primingIn } from '#core/plan';
 import type { Priming } from '#core/pressure';
-import { pacedReps } from '#core/protocol';
+import { adjunctName, type PlannedAdjunct, pacedReps, sittingPart } from '#core/protocol';
 import { LIMB_NAMES } from '#core/quantity';
 import {
   inHand,
@@ -15,6 +15,7 @@ import {
   restInHand,
   type SessionState,
   type SetPlace,
+  sittingDue,
 } from '#core/session';
 import { translate } from '../language/translate';
 import { clock, countdown } from './format';
@@ -116,7 +117,10 @@ export function thenWords(plan: Plan, state: SessionState): string | null {
   return t`Then rest ${clock(restMs)}${planned?.release ? t`, cuff down` : ''}, and ${words}.`;
 }
 
-/** A prompt for the hands where a step has one: placement before a cuff first goes up, the walk after the last release. */
+/**
+ * A prompt for the hands where a step has one: placement before a cuff first goes up, the walk after the last release. What of the
+ * sitting is still to be done before or after the work stands with it.
+ */
 export function promptWords(plan: Plan, step: NextStep, state: SessionState, nowMs: number): string | null {
   const exercise = step.do === 'end-set' ? plan.exercises[step.place.exerciseIndex] : undefined;
   const isStrapped = inHand(plan, state)?.limbs.some(({ kind }) => kind === 'by-feel') ?? false;
@@ -134,9 +138,12 @@ export function promptWords(plan: Plan, step: NextStep, state: SessionState, now
     // Where cuffs go from one pair of limbs to another, each is said before how it is put on (rule PRO-2).
     const changed = step.place.exerciseIndex > 0 ? cuffSteps(plan)[step.place.exerciseIndex] : undefined;
     const swap = changed && changed.off.length > 0 ? `${translate(cuffStepWords(changed) ?? '')} ` : '';
+    const first = state.sets.length === 0 ? sittingWords(plan, state, 'before') : null;
+    const before = first === null ? swap : `${t`First ${first}.`} ${swap}`;
     return isStrapped
-      ? swap + t`Strap high on the limb, flat, one finger under it; then to its mark, never further (TIGHT).`
-      : swap +
+      ? before +
+          t`Strap high on the limb, flat, one finger under it; then to its mark, never further (TIGHT).`
+      : before +
           t`Cuff high on the limb, one finger under, stem facing you, strap secured, gauge at zero (FIT-4).`;
   }
   if (step.do === 'release' && isStrapped)
@@ -149,5 +156,13 @@ export function promptWords(plan: Plan, step: NextStep, state: SessionState, now
     ...state.limbs.flatMap(({ inflations }) => inflations.map(({ toMs }) => toMs ?? 0)),
   );
   const leftMs = downMs + WALK_MS - nowMs;
-  return downMs > 0 && leftMs > 0 ? t`Walk: ${countdown(leftMs)} left of a minute.` : null;
+  const walk = downMs > 0 && leftMs > 0 ? t`Walk: ${countdown(leftMs)} left of a minute.` : null;
+  const last = state.stopped ? null : sittingWords(plan, state, 'after');
+  return last === null ? walk : [walk, t`Then ${last}.`].filter((words) => words !== null).join(' ');
+}
+
+/** What of the sitting is still to be done on this side of the work, within a sentence; `null` where that is nothing. */
+function sittingWords(plan: Plan, state: SessionState, when: PlannedAdjunct['when']): string | null {
+  const due = sittingPart(sittingDue(plan.sitting, state), when);
+  return due.length === 0 ? null : translate(list(due.map(adjunctName), ', '));
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { painChange, swellingChanges } from '#core/outcomes';
 import type { Plan } from '#core/plan';
 import { type Adjunct, adjunctText, type PlannedAdjunct } from '#core/protocol';
-import type { Intent, SessionState } from '#core/session';
+import { type Intent, type SessionState, sittingDue } from '#core/session';
 import { translate } from '../../language/translate';
 import { ADJUNCT_OPTIONS } from '../../words/adjunct-options';
 import { dayAndTime } from '../../words/format';
@@ -49,8 +49,7 @@ export function AdjunctNotes({ clientId, plan, state, act }: Props) {
   );
   const isGirth = typed.what === 'swelling';
   const isTest = typed.what === 'provoking-test';
-  const planned = plan.sitting ?? [];
-  const due = planned.filter((one, place) => !isDone(one, planned.slice(0, place), state));
+  const due = sittingDue(plan.sitting, state);
   const take = (one: PlannedAdjunct) => {
     if (hasFigure(one.what)) {
       set('what', one.what);
@@ -134,23 +133,6 @@ export function AdjunctNotes({ clientId, plan, state, act }: Props) {
       )}
     </details>
   );
-}
-
-/** Whether what was planned was noted, on its side of the work; of heavy lifts as many as were planned before it, and one. */
-function isDone(
-  one: PlannedAdjunct,
-  earlier: readonly PlannedAdjunct[],
-  { adjuncts, sets }: SessionState,
-): boolean {
-  const workFromMs = sets[0]?.startedAtMs ?? Number.POSITIVE_INFINITY;
-  const isOnSide = ({ atMs }: { atMs: number }) => atMs < workFromMs === (one.when === 'before');
-  const noted = adjuncts.filter(({ what }) => what === one.what);
-  if (one.what === 'heavy-lift') {
-    const before = earlier.filter(({ what, when }) => what === one.what && when === one.when).length;
-    return noted.filter(isOnSide).length > before;
-  }
-  if (one.what === 'provoking-test') return noted.some(isOnSide);
-  return noted.some((said) => said.words === one.words && (one.what !== 'swelling' || isOnSide(said)));
 }
 
 /** What the girths before and after come to. */
