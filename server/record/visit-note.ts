@@ -100,7 +100,6 @@ function around(words: string, search: string): string {
   return `${from > 0 ? '…' : ''}${line.slice(from, to)}${to < line.length ? '…' : ''}`;
 }
 
-/** @returns how many rows were written: none where a note of this id is there */
 export const keepVisitNote = (
   prepare: Prepare,
   note: {
@@ -111,10 +110,4 @@ export const keepVisitNote = (
     words: string;
     practitionerId: string;
   },
-): number =>
-  keepRow(
-    prepare,
-    visitNoteRecord,
-    { ...note, plainWords: plainWords(note.words) },
-    { sameAs: ['id'], update: 'nothing' },
-  );
+): number => keepRow(prepare, visitNoteRecord, { ...note, plainWords: plainWords(note.words) });

@@ -13,7 +13,8 @@ import { attachmentRecord, keepAttachment, readAttachments, readContent } from '
 import { clearanceRecord } from '../record/clearance';
 import { consentRecord } from '../record/consent';
 import { momentOf } from '../record/define';
-import { findRows, hasRow } from '../record/read';
+import { isKept } from '../record/kept';
+import { findRows } from '../record/read';
 import { sessionRecord } from '../record/session';
 import { sha256 } from '../sha256';
 import { query } from '../validate';
@@ -41,7 +42,7 @@ export const attachmentRoutes = new Hono<Env>()
     };
     const detail = { id, about, aboutId, mediaType, bytes: content.length, sha256: attachment.sha256 };
     await withAudit(c, { action: 'attached', subject: clientId, detail }, (prepare) => {
-      if (!hasRow(prepare, attachmentRecord, { id })) keepAttachment(prepare, attachment, content);
+      if (!isKept(prepare, attachmentRecord, id, clientId)) keepAttachment(prepare, attachment, content);
     });
     await tellChange(c, clientId);
     return c.json(await attachmentsOf(c, clientId), 201);

@@ -26,6 +26,22 @@ describe('notes of visits', () => {
     ]);
   });
 
+  it('are refused, not lost, where their id is of a note of another person, or their day is a slip', async () => {
+    const { api, made: client } = await startAfter(measuredClient);
+    const other = await api.post('/clients', { name: 'Other Person', story: '' });
+    const first = note('Walks without a stick.', api.clock.nowMs);
+    await api.post(`/clients/${client.id}/notes`, first);
+    const same = { ...note('Slept badly.', api.clock.nowMs), id: first.id };
+    const refused = await api.refused(`/clients/${other.id}/notes`, same);
+    expect([refused.status, refused.problem.detail]).toEqual([
+      409,
+      expect.stringContaining('enter it again here'),
+    ]);
+    const slip = note('Slept badly.', Date.UTC(1899, 11, 31));
+    expect((await api.refused(`/clients/${other.id}/notes`, slip)).status).toBe(422);
+    expect((await api.get<VisitNotes>(`/clients/${other.id}/notes`)).notes).toEqual([]);
+  });
+
   it('are corrected by a clinician: the former stays, struck through, with why', async () => {
     const { api, made: client } = await startAfter(measuredClient);
     const path = `/clients/${client.id}/notes`;

@@ -14,7 +14,8 @@ import { withAudit } from '../db/with-audit';
 import { happenedAtMs } from '../happened';
 import { tellChange } from '../live/tell-change';
 import { retract } from '../record/corrections';
-import { keepVisitNote, readVisitNotes, searchVisitNotes } from '../record/visit-note';
+import { isKept } from '../record/kept';
+import { keepVisitNote, readVisitNotes, searchVisitNotes, visitNoteRecord } from '../record/visit-note';
 import { body, query } from '../validate';
 
 /** Notes of visits: free text, dated and signed. Every answer to a write is the newest page of them. */
@@ -47,8 +48,9 @@ export const visitNoteRoutes = new Hono<Env>()
     const detail = { id: note.id, corrects: corrects?.id ?? null };
     await withAudit(c, { action: 'visit-note-kept', subject: clientId, detail }, (prepare) => {
       // One that was sent twice has retracted the other already.
-      if (keepVisitNote(prepare, note) > 0 && corrects)
-        retract(prepare, clientId, { kind: 'visit-note', ...corrects }, by);
+      if (isKept(prepare, visitNoteRecord, note.id, clientId)) return;
+      keepVisitNote(prepare, note);
+      if (corrects) retract(prepare, clientId, { kind: 'visit-note', ...corrects }, by);
     });
     await tellChange(c, clientId);
     const asked = visitNotesQuerySchema.parse({});
