@@ -73,6 +73,7 @@ export default defineConfig(({ isSsrBuild }) => ({
             demo: 'demo/serve.ts',
             'load-demo': 'demo/load-only.ts',
             backup: 'scripts/backup.ts',
+            'clean-pdf': 'server/attachments/clean-pdf.ts',
           },
           output: { entryFileNames: '[name].js' },
         },

@@ -1,3 +1,4 @@
+import { deflateSync } from 'node:zlib';
 import { PDFDocument } from '@cantoo/pdf-lib';
 
 // Files with something in them that must not be kept: a place, a camera, a writer, a script.
@@ -66,4 +67,19 @@ export async function pdfFile(): Promise<Buffer> {
   pdf.addJavaScript('main', `app.alert('${SECRET}')`);
   await pdf.attach(Buffer.from(SECRET), 'inside.txt', { mimeType: 'text/plain', description: SECRET });
   return Buffer.from(await pdf.save({ useObjectStreams: false }));
+}
+
+/** A PDF of one page with objects that unpack to a hundred million spaces. */
+export function growingPdf(): Buffer {
+  const objects = deflateSync(Buffer.alloc(100_000_000, ' '), { level: 9 });
+  const head = [
+    '%PDF-1.5',
+    '1 0 obj << /Type /Catalog /Pages 2 0 R >> endobj',
+    '2 0 obj << /Type /Pages /Kids [3 0 R] /Count 1 >> endobj',
+    '3 0 obj << /Type /Page /Parent 2 0 R /MediaBox [0 0 100 100] >> endobj',
+    `4 0 obj << /Type /ObjStm /N 1 /First 10 /Filter /FlateDecode /Length ${objects.length} >>`,
+    'stream\n',
+  ].join('\n');
+  const tail = '\nendstream endobj\ntrailer << /Root 1 0 R >>\n%%EOF';
+  return Buffer.concat([Buffer.from(head), objects, Buffer.from(tail)]);
 }

@@ -37,6 +37,7 @@ const ACTIONS = [
  */
 export async function pdfWithoutMetadata(file: Buffer): Promise<Buffer> {
   const pdf = await PDFDocument.load(file, { updateMetadata: false, throwOnInvalidObject: true });
+  if (pdf.getPageCount() === 0) throw new Error('It has no page.');
   const { context } = pdf;
   delete context.trailerInfo.Info;
   delete context.trailerInfo.ID;

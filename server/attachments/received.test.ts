@@ -1,7 +1,8 @@
 import { PDFDocument } from '@cantoo/pdf-lib';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { jpegFile, pdfFile, pngFile, SECRET } from './files.fixture';
+import { growingPdf, jpegFile, pdfFile, pngFile, SECRET } from './files.fixture';
+import { pdfInProcess } from './pdf-process';
 import { attachedType, received } from './received';
 
 const hasSecret = (file: Buffer): boolean =>
@@ -65,6 +66,16 @@ describe('a file that comes in', () => {
         await expect(received(file.subarray(0, bytes))).rejects.toMatchObject({ status: 422 });
     const pdf = await pdfFile();
     await expect(received(pdf.subarray(0, 40))).rejects.toMatchObject({ status: 422 });
+  });
+
+  it('is refused where it is a PDF by its first line alone, or unpacks to more than can be held', async () => {
+    const pageless = Buffer.from('%PDF-1.4\n<html><script>alert(1)</script></html>');
+    await expect(received(pageless)).rejects.toMatchObject({ status: 422 });
+    const growing = growingPdf();
+    expect(growing.length).toBeLessThan(200_000);
+    await expect(pdfInProcess(growing, 300)).rejects.toThrow();
+    // One that was ended does not hold up the next.
+    expect((await received(await pdfFile())).mediaType).toBe('application/pdf');
   });
 
   it('never breaks the server, whatever bytes are in it', async () => {

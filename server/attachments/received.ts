@@ -3,11 +3,11 @@ import { ATTACHED_TYPES, type AttachedType } from '#contract/attachments';
 import { type Message, msg } from '#core/message';
 import { Problem } from '../problem';
 import { jpegWithoutMetadata } from './jpeg';
-import { pdfWithoutMetadata } from './pdf';
+import { pdfInProcess } from './pdf-process';
 import { pngWithoutMetadata } from './png';
 
 const WITHOUT_METADATA: Record<AttachedType, (file: Buffer) => Buffer | Promise<Buffer>> = {
-  'application/pdf': pdfWithoutMetadata,
+  'application/pdf': (file) => pdfInProcess(file),
   'image/jpeg': jpegWithoutMetadata,
   'image/png': pngWithoutMetadata,
 };
