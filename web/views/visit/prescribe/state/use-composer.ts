@@ -75,16 +75,18 @@ export function useComposer(from: DraftFrom, beginning: Beginning, keep: (sessio
   const changeExercise = (place: number, to: ExerciseChoice) =>
     session &&
     changeByHand({ ...session, exercises: session.exercises.map((old, i) => (i === place ? to : old)) });
-  const beginAnew = (made: Draft, asked: Wish) => {
+  const putOwnAside = () => {
     putAside(isOwn && session ? { wish: settled, session, notes } : null);
     setOwn(false);
+  };
+  const beginAnew = (made: Draft, asked: Wish) => {
+    putOwnAside();
     settle(asked);
     change(made.session, { notes: made.notes, ways: waysOf(made), leads: made.leads ?? [] });
   };
   const takeWay = (way: Drafted) => {
     drafting.reset();
-    putAside(isOwn && session ? { wish: settled, session, notes } : null);
-    setOwn(false);
+    putOwnAside();
     change(way.session);
   };
   const draftAgain = (asked: Wish) => drafting.mutate(asked, { onSuccess: (made) => beginAnew(made, asked) });
