@@ -1,9 +1,9 @@
 import { type Message, msg } from '../message/message';
 import { readDay } from './day';
+import { BETWEEN, type UsualUnits } from './forms';
 import { type MappedField, type MappedFields, type Mapping, textOf } from './mapping';
 import { readFigure } from './number';
 import { personOf } from './person-name';
-import { BETWEEN, type UsualUnits } from './recognise';
 import { fieldsOf, type TableField } from './tables';
 import { inCore } from './units';
 import { LIMB_WORDS, METHOD_WORDS, POSITION_WORDS, plainWords, SIDE_WORDS, wordIn } from './words';

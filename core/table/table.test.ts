@@ -2,13 +2,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
 import { inEnglish } from '#language/render';
+import { kindsIn, likelyKind } from './by-headings';
 import { ambiguousDay, dateOrdersOf, readDay } from './day';
+import { doubtsIn, missingIn } from './doubts';
 import { unitIn } from './headings';
 import { fromConstant, type Mapping } from './mapping';
 import { decimalMarkOf, readFigure } from './number';
 import { personOf } from './person-name';
 import { type Known, readRow } from './read-row';
-import { doubtsIn, kindsIn, likelyKind, missingIn, recognise } from './recognise';
+import { recognise } from './recognise';
 import { TABLE_KINDS } from './tables';
 import { LIMB_WORDS, plainWords, SIDE_WORDS, wordIn } from './words';
 
