@@ -2,8 +2,8 @@ import { type Message, msg } from '../../message/message';
 import { isWeighed } from '../../protocol/exercise';
 import { isEqual } from '../../quantity/is-equal';
 import type { Bounds } from './bounds';
-import { type For, minutesOf, type Tried } from './judge';
 import { type Found, search } from './search';
+import { type For, minutesOf, type Tried } from './tried';
 import { ALTERNATIVE_IDS, type AlternativeId } from './wish';
 import type { Work } from './work';
 

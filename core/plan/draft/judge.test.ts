@@ -2,11 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
 import { libraryOf } from '../../protocol/exercises';
 import { testBasis, testOcclusion, testStrength } from '../plan.fixture';
+import { ASPECTS } from './aspects';
 import { testWish } from './draft-wish.fixture';
-import { ASPECTS, type For, judge, pointsFor } from './judge';
+import { judge, pointsFor } from './judge';
 import type { AspectId } from './judged';
 import { likeness } from './likeness';
 import { isNothing } from './nothing';
+import type { For } from './tried';
 import { type Work, workOf } from './work';
 
 const basis = testBasis({

@@ -11,9 +11,10 @@ import { GOALS, isMixed } from '../goals';
 import { proposedMovements, withMovements } from '../movements-for';
 import { type Bounds, withinBounds, withSetLess } from './bounds';
 import { fixAll } from './fix-all';
-import { exercisesAsked, type For, isCarried, judge, pointsFor, type Tried } from './judge';
+import { judge, pointsFor } from './judge';
 import type { Judged } from './judged';
 import { namedOn } from './pool';
+import { exercisesAsked, type For, isCarried, type Tried } from './tried';
 import type { DraftWish } from './wish';
 import type { Work } from './work';
 

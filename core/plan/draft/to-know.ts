@@ -5,7 +5,7 @@ import { RULES } from '../../rules/catalogue';
 import { type Basis, isPostOperativeWork } from '../basis';
 import type { SessionChoice } from '../choices';
 import { type BoundBy, boundBy, boundsOf } from './bounds';
-import { asksForTest } from './judge';
+import { asksForTest } from './tried';
 import type { DraftWish, Lead } from './wish';
 
 const { fromYears } = RULES['PRO-6'].figures;

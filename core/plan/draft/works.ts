@@ -2,9 +2,9 @@ import { isMessage, type Message, msg } from '../../message/message';
 import type { Basis } from '../basis';
 import type { SessionChoice } from '../choices';
 import { fixAll } from './fix-all';
-import { type For, isCarried } from './judge';
 import { isNothing, type Nothing, nothing } from './nothing';
 import { type Entry, isTested, namedOn } from './pool';
+import { type For, isCarried } from './tried';
 import type { DraftWish } from './wish';
 import { type Work, workOf } from './work';
 
