@@ -4,7 +4,7 @@ import { build, ROOT } from './set-up.mjs';
 // What is tried too often for `npm test`: each row is a test or a proof, with how often. `npm run attack -- drafts` runs one.
 const ATTACKS = {
   sessions: { runs: 20_000, tests: ['core/session/decide'] },
-  drafts: { runs: 200_000, tests: ['core/plan/draft/draft-session.test.ts'] },
+  drafts: { runs: 200_000, tests: ['core/plan/draft/any-draft.test.ts'] },
   remedies: { runs: 50_000, tests: ['core/plan/every-fix.test.ts'] },
   intervals: { runs: 30_000, tests: ['core/occlusion-pressure/coverage.test.ts'] },
   archives: { runs: 2_000, tests: ['server/interchange/archive'] },
