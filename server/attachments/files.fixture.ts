@@ -69,9 +69,9 @@ export async function pdfFile(): Promise<Buffer> {
   return Buffer.from(await pdf.save({ useObjectStreams: false }));
 }
 
-/** A PDF of one page with objects that unpack to a hundred million spaces. */
+/** A PDF of one page with objects that unpack to forty million spaces. */
 export function growingPdf(): Buffer {
-  const objects = deflateSync(Buffer.alloc(100_000_000, ' '), { level: 9 });
+  const objects = deflateSync(Buffer.alloc(40_000_000, ' '), { level: 9 });
   const head = [
     '%PDF-1.5',
     '1 0 obj << /Type /Catalog /Pages 2 0 R >> endobj',

@@ -7,7 +7,7 @@ import { pdfInProcess } from './pdf-process';
 import { pngWithoutMetadata } from './png';
 
 const WITHOUT_METADATA: Record<AttachedType, (file: Buffer) => Buffer | Promise<Buffer>> = {
-  'application/pdf': (file) => pdfInProcess(file),
+  'application/pdf': pdfInProcess,
   'image/jpeg': jpegWithoutMetadata,
   'image/png': pngWithoutMetadata,
 };
