@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { msg } from '#core/message';
+import { inTurn } from './in-turn';
 import { Problem } from './problem';
 
 const run = promisify(execFile);
@@ -24,12 +25,8 @@ const PAGE_MS = 8_000;
  */
 export function chromiumPrint(chromium: string, origin: string): Print | null {
   if (!existsSync(chromium)) return null;
-  let last: Promise<unknown> = Promise.resolve();
-  return (path) => {
-    const printed = last.then(() => printPage(chromium, `${origin}${path}`)).catch(notPrinted);
-    last = printed.catch(() => undefined);
-    return printed;
-  };
+  const next = inTurn();
+  return (path) => next(() => printPage(chromium, `${origin}${path}`).catch(notPrinted));
 }
 
 function notPrinted(): never {

@@ -2,7 +2,7 @@ import { type Message, msg } from '../message/message';
 import { ambiguousDay } from './day';
 import type { UsualUnits } from './forms';
 import { unitIn } from './headings';
-import { allMapped, type ColumnUnit, type MappedField, type Mapping, textsOf } from './mapping';
+import { allMapped, type ColumnUnit, type MappedField, type Mapping, type Rows, textsOf } from './mapping';
 import { fieldsOf } from './tables';
 
 /** What still has to be said before a table can be read, in words; nothing where it can. */
@@ -45,7 +45,7 @@ export type Doubt = { field: string; heading: string; text: string } & (
 export function doubtsIn(
   mapping: Mapping,
   headings: readonly string[],
-  rows: readonly (readonly string[])[],
+  rows: Rows,
   usual: UsualUnits,
 ): Doubt[] {
   const known = new Map(fieldsOf(mapping.kind));

@@ -1,5 +1,12 @@
 import { type DateOrder, dateOrdersOf } from './day';
-import { type ColumnUnit, type MappedField, type MappedFields, type Mapping, textsOf } from './mapping';
+import {
+  type ColumnUnit,
+  type MappedField,
+  type MappedFields,
+  type Mapping,
+  type Rows,
+  textsOf,
+} from './mapping';
 import { decimalMarkOf, readFigure } from './number';
 import { fieldsOf, type TableField } from './tables';
 import { inCore } from './units';
@@ -13,7 +20,7 @@ export const BETWEEN = /[\s/;|]+/;
 /** A mapping with how dates and figures of each column are written: as was chosen, as far as its rows say, else as the practice writes them. */
 export function withForms(
   mapping: Mapping,
-  rows: readonly (readonly string[])[],
+  rows: Rows,
   usual: { dateOrder: DateOrder; units: UsualUnits },
 ): Mapping {
   const known = new Map(fieldsOf(mapping.kind));

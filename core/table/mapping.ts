@@ -77,12 +77,12 @@ export const textOf = (
         .filter((cell) => cell !== '')
         .join(joinedBy);
 
+/** Cells of a table below its headings. */
+export type Rows = readonly (readonly string[])[];
+
 /** What every row says of a field. */
-export const textsOf = (
-  field: TableField,
-  mapped: MappedField,
-  rows: readonly (readonly string[])[],
-): string[] => rows.map((row) => textOf(mapped, row, field));
+export const textsOf = (field: TableField, mapped: MappedField, rows: Rows): string[] =>
+  rows.map((row) => textOf(mapped, row, field));
 
 /** Every field of a mapping with the part of the table it is in, those of a wide one last. */
 export const allMapped = ({ fields, wide }: Mapping): [string, MappedField][] => [

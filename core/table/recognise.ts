@@ -1,7 +1,7 @@
 import { byHeadings } from './by-headings';
 import type { DateOrder } from './day';
 import { type UsualUnits, withForms } from './forms';
-import type { Mapping } from './mapping';
+import type { Mapping, Rows } from './mapping';
 import type { TableKind } from './tables';
 
 /**
@@ -12,7 +12,7 @@ import type { TableKind } from './tables';
 export function recognise(
   kind: TableKind,
   headings: readonly string[],
-  rows: readonly (readonly string[])[],
+  rows: Rows,
   usual: { dateOrder: DateOrder; units: UsualUnits },
 ): Mapping {
   return withForms(byHeadings(kind, headings), rows, usual);

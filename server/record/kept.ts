@@ -1,7 +1,9 @@
 import { msg } from '#core/message';
 import type { Prepare } from '../db/dialect/connection';
 import { Problem } from '../problem';
-import type { Definition } from './define';
+import type { attachmentRecord } from './attachment';
+import { findRow } from './read';
+import type { visitNoteRecord } from './visit-note';
 
 /**
  * Whether an entry of a client is there already, as where a device sends it twice.
@@ -9,13 +11,11 @@ import type { Definition } from './define';
  */
 export function isKept(
   prepare: Prepare,
-  { table }: Pick<Definition, 'table'>,
+  record: typeof attachmentRecord | typeof visitNoteRecord,
   id: string,
   clientId: string,
 ): boolean {
-  const kept = prepare(`select client_id as "clientId" from "${table}" where id = ?`).get(id) as
-    | { clientId: string }
-    | undefined;
+  const kept = findRow(prepare, record, { id }, ['clientId']);
   if (kept && kept.clientId !== clientId)
     throw new Problem(
       409,

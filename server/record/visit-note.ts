@@ -110,4 +110,4 @@ export const keepVisitNote = (
     words: string;
     practitionerId: string;
   },
-): number => keepRow(prepare, visitNoteRecord, { ...note, plainWords: plainWords(note.words) });
+): void => void keepRow(prepare, visitNoteRecord, { ...note, plainWords: plainWords(note.words) });

@@ -1,5 +1,6 @@
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
+import type { Text } from '#core/message';
 import {
   type AlternativeId,
   type Basis,
@@ -7,6 +8,7 @@ import {
   type Draft,
   type DraftWish,
   type Judged,
+  type Lead,
   type SessionChoice,
 } from '#core/plan';
 import { isNewcomer, type LastReview, type PlanInForce, planAsItIs } from '#core/record';
@@ -26,6 +28,22 @@ export type DraftFrom = {
 
 /** A session that was drafted: the best, or another way. */
 export type Drafted = { id: 'best' | AlternativeId; session: SessionChoice; judged: Judged };
+
+/** A session as it lies before the practitioner: what was drafted, why, the other ways, and where one goes on. */
+export type OnBench = {
+  session: SessionChoice | null;
+  notes: readonly Text[];
+  ways: readonly Drafted[];
+  leads: readonly Lead[];
+};
+
+export const onBench = ({ session, judged, notes, leads = [], alternatives = [] }: Draft): OnBench => ({
+  session,
+  notes,
+  // The best first.
+  ways: session && judged ? [{ id: 'best', session, judged }, ...alternatives] : [],
+  leads,
+});
 
 /** A draft for a wish. The search is done in a worker, so that the page answers meanwhile. */
 export async function draftFor(asked: Wish, from: DraftFrom): Promise<Draft> {
@@ -47,10 +65,6 @@ function wholeWish(asked: Wish, { client, practice, review, inHand, basis }: Dra
     lowered: last ? loweredTo(last.plan, review.changes) : new Map(),
   };
 }
-
-/** What was drafted: the best first, then the other ways. */
-export const waysOf = ({ session, judged, alternatives = [] }: Draft): Drafted[] =>
-  session && judged ? [{ id: 'best', session, judged }, ...alternatives] : [];
 
 /** The lift that a warm-up was drafted for, by its name in the sitting. */
 function withLiftNamed(draft: Draft, { beforeLift }: Wish, { library }: Basis): Draft {

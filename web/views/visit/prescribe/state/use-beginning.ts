@@ -2,20 +2,11 @@ import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
-import type { Text } from '#core/message';
-import { type Draft, deriveFor, type Lead, mirror, readSessionChoice, type SessionChoice } from '#core/plan';
+import { type Draft, deriveFor, mirror, readSessionChoice, type SessionChoice } from '#core/plan';
 import { draftOfToday } from '#core/record';
-import { type Drafted, type DraftFrom, draftFor, waysOf } from './drafting';
+import { type DraftFrom, draftFor, type OnBench, onBench } from './drafting';
 import type { Start } from './use-start';
 import { firstWish, type Wish } from './wish';
-
-/** A session as it lies before the practitioner: what was drafted, why, the other ways, and where one goes on. */
-export type OnBench = {
-  session: SessionChoice | null;
-  notes: readonly Text[];
-  ways: readonly Drafted[];
-  leads: readonly Lead[];
-};
 
 /** What the composer begins with; `isLeft` where the practitioner left it there. */
 export type Beginning = { wish: Wish; onBench: OnBench; isLeft: boolean };
@@ -29,14 +20,15 @@ export function useBeginning(
   { copied, goal }: Start,
   left: SessionChoice | null,
 ): { data: Beginning | undefined; error: Error | null; again: () => void } {
-  const [{ key, wish, known }] = useState(() => ({
+  const [{ key, wish, isLeft, known }] = useState(() => ({
     key: newId(),
     wish: firstWish(from.client, from.practice, { inHand: from.inHand, goal }, from.basis),
+    isLeft: left !== null,
     known: withoutSearch(from, copied, left),
   }));
   const { data, error, refetch } = useQuery({
     queryKey: ['first draft', key],
-    queryFn: async () => onBench(await draftFor(wish, from), from),
+    queryFn: async () => reviewed(await draftFor(wish, from), from),
     enabled: known === null,
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 0,
@@ -44,7 +36,7 @@ export function useBeginning(
   });
   const begun = known ?? data;
   return {
-    data: begun && { wish, onBench: begun, isLeft: left !== null },
+    data: begun && { wish, onBench: begun, isLeft },
     error,
     again: () => void refetch(),
   };
@@ -55,14 +47,11 @@ function withoutSearch(from: DraftFrom, copied: Start['copied'], left: SessionCh
   const { client, practice, inHand, basis } = from;
   const session = left && readSessionChoice(left);
   if (session) return { session, notes: [t`Taken up where it was left.`], ways: [], leads: [] };
-  if (inHand) return onBench(draftOfToday(inHand.prescription, client.facts, practice, basis), from);
-  if (copied) return onBench((copied.isMirrored ? mirror : deriveFor)(copied.session, basis), from);
+  if (inHand) return reviewed(draftOfToday(inHand.prescription, client.facts, practice, basis), from);
+  if (copied) return reviewed((copied.isMirrored ? mirror : deriveFor)(copied.session, basis), from);
   return null;
 }
 
-const onBench = (draft: Draft, { review }: DraftFrom): OnBench => ({
-  session: draft.session,
-  notes: [...review.words, ...draft.notes],
-  ways: waysOf(draft),
-  leads: draft.leads ?? [],
-});
+/** A draft, with what the last review said before its own notes. */
+const reviewed = (draft: Draft, { review }: DraftFrom): OnBench =>
+  onBench({ ...draft, notes: [...review.words, ...draft.notes] });

@@ -19,8 +19,8 @@ import { isEqual } from '#core/quantity';
 import { translate } from '../../../../language/translate';
 import type { FindingFix } from '../../../../parts/base/FindingLine';
 import { isComplete } from './choices';
-import { type Drafted, type DraftFrom, draftFor, waysOf } from './drafting';
-import type { Beginning, OnBench } from './use-beginning';
+import { type Drafted, type DraftFrom, draftFor, type OnBench, onBench } from './drafting';
+import type { Beginning } from './use-beginning';
 import type { Wish } from './wish';
 
 const MOST_KEYS = 9;
@@ -82,7 +82,7 @@ export function useComposer(from: DraftFrom, beginning: Beginning, keep: (sessio
   const beginAnew = (made: Draft, asked: Wish) => {
     putOwnAside();
     settle(asked);
-    change(made.session, { notes: made.notes, ways: waysOf(made), leads: made.leads ?? [] });
+    change(made.session, onBench(made));
   };
   const takeWay = (way: Drafted) => {
     drafting.reset();
