@@ -37,15 +37,17 @@ function Group({ close }: { close: () => void }) {
   const here = people.filter(({ id }) => !running.some(({ clientId }) => clientId === id));
   const isReady = (person: ClientSummary) => ['ready', 'later'].includes(standingOf(person).standing);
   const ready = here.filter(isReady);
-  const records = useQueries({ queries: ready.map(({ id }) => clientQuery(id)), combine: thatAreRead });
-  // Each plan is worked out again for today: once for a record, and not with every answer.
-  const lines = useMemo(
+  // Each plan is worked out again for today: once for a record, and not with every answer or when another's record changes.
+  const lineOf = useMemo(
     () =>
-      practice === undefined
-        ? []
-        : records.map((record) => ({ record, opening: groupOpening(record, practice, serverNow()) })),
-    [records, practice],
+      practice &&
+      ((record: ClientRecord) => ({ record, opening: groupOpening(record, practice, serverNow()) })),
+    [practice],
   );
+  const lines = useQueries({
+    queries: lineOf ? ready.map(({ id }) => ({ ...clientQuery(id), select: lineOf })) : [],
+    combine: thatAreRead,
+  });
   // In the order in which they answered.
   const [well, setWell] = useState<readonly string[]>([]);
   const [failures, setFailures] = useState<ReadonlyMap<string, string>>(new Map());
@@ -142,7 +144,7 @@ function Group({ close }: { close: () => void }) {
   );
 }
 
-const thatAreRead = (answers: readonly { data: ClientRecord | undefined }[]): ClientRecord[] =>
+const thatAreRead = <T,>(answers: readonly { data: T | undefined }[]): T[] =>
   answers.flatMap(({ data }) => data ?? []);
 
 type CanOpen = Extract<GroupOpening, { can: 'open' }>;
