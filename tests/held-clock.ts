@@ -1,5 +1,4 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { patientMs } from './patience';
 import { untilAnswered, watchRequests } from './requests';
 
 const STEP_MS = 2_000;
@@ -23,7 +22,7 @@ export async function passUntil(page: Page, seen: Locator, mostMs = 150_000): Pr
     // What is due once a second is done once; frames in between, sixty of them, would show nothing else.
     await page.clock.fastForward(STEP_MS);
   }
-  await expect(seen).toBeVisible({ timeout: patientMs(5_000) });
+  await expect(seen).toBeVisible();
 }
 
 /**

@@ -23,7 +23,7 @@ export async function expectInSight(
         .soft(async () => expect(await belowFoldPx(page, answer)).toBeLessThanOrEqual(0), {
           message: `${view}, ${width} × ${height}: px beneath the fold`,
         })
-        .toPass({ timeout: patientMs(5_000) });
+        .toPass({ timeout: patientMs(20_000) });
     }
   }
 }

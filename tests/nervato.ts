@@ -14,11 +14,11 @@ import {
 } from '@playwright/test';
 import getPort from 'get-port';
 import { PRACTITIONERS } from '#demo/practice';
+import { JOURNEY_SERVER } from './build-journey-server';
 import { demoFile } from './demo-file';
 import { ON_THE_FIXED_DAY, testsAheadMs } from './fixed-day';
 import { untilItStands } from './go-to';
 import { moveDate } from './move-date.mjs';
-import { patientMs } from './patience';
 
 /** The settings of every server of a journey. */
 const serverEnvironment = (port: number) => ({
@@ -104,7 +104,7 @@ class JourneyServer {
 
   static async start(): Promise<JourneyServer> {
     const port = await getPort();
-    const child = spawn(process.execPath, [ON_THE_FIXED_DAY, '--import=tsx', 'tests/journey-server.ts'], {
+    const child = spawn(process.execPath, [ON_THE_FIXED_DAY, JOURNEY_SERVER], {
       env: serverEnvironment(port),
       stdio: ['pipe', 'pipe', 'inherit'],
     });
@@ -326,7 +326,7 @@ export async function acceptReviewIfAsked(page: Page): Promise<void> {
       await expect(review).toHaveCount(0);
     }
     expect([await after.isVisible(), await review.isVisible()]).toEqual([true, false]);
-  }).toPass({ timeout: patientMs(30_000) });
+  }).toPass();
 }
 
 /** The same, for a person who may have been checked already. */

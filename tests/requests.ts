@@ -3,7 +3,7 @@ import type { BrowserContext, Request } from '@playwright/test';
 import { patientMs } from './patience';
 
 /** How long an answer is waited for in real time before it is given up. */
-const answerWithinMs = patientMs(10_000);
+const answerWithinMs = patientMs(30_000);
 
 /** What the pages of a context have asked for and not been given yet; what the server goes on sending counts as given. */
 const onTheirWay = new WeakMap<BrowserContext, Set<Request>>();
