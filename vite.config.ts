@@ -5,6 +5,7 @@ import { directImports } from './scripts/direct-imports.ts';
 import { fewFiles } from './scripts/few-files.ts';
 import { linguiMacros } from './scripts/lingui-macros.ts';
 import { offline } from './scripts/offline-plugin.ts';
+import { serverBuild } from './scripts/server-build.ts';
 
 const GROUND = /node_modules\/(react|react-dom|scheduler|react-router|@tanstack\/(query-core|react-query))\//;
 const BEFORE_ALL = 9;
@@ -64,20 +65,12 @@ export default defineConfig(({ isSsrBuild }) => ({
     ? {}
     : { alias: { 'react-style-singleton': `${import.meta.dirname}/web/parts/paper/style-singleton.ts` } },
   build: isSsrBuild
-    ? {
-        target: 'node20',
-        emptyOutDir: true,
-        rollupOptions: {
-          input: {
-            main: 'server/main.ts',
-            demo: 'demo/serve.ts',
-            'load-demo': 'demo/load-only.ts',
-            backup: 'scripts/backup.ts',
-            'clean-pdf': 'server/attachments/clean-pdf.ts',
-          },
-          output: { entryFileNames: '[name].js' },
-        },
-      }
+    ? serverBuild({
+        main: 'server/main.ts',
+        demo: 'demo/serve.ts',
+        'load-demo': 'demo/load-only.ts',
+        backup: 'scripts/backup.ts',
+      })
     : {
         outDir: '../dist/web',
         emptyOutDir: true,

@@ -78,6 +78,7 @@ const BUILT_BY = [
   'scripts/compress.mjs',
   'scripts/few-files.ts',
   'scripts/offline-plugin.ts',
+  'scripts/server-build.ts',
   'scripts/lingui-macros.ts',
 ];
 

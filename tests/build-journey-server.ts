@@ -1,3 +1,5 @@
+import { serverBuild } from '../scripts/server-build';
+
 const FOLDER = 'test-results/journey-server';
 
 /** What each worker starts; it is there once `buildJourneyServer` has made it. */
@@ -10,17 +12,6 @@ export default async function buildJourneyServer(): Promise<void> {
   await build({
     configFile: false,
     logLevel: 'warn',
-    build: {
-      ssr: true,
-      target: 'node20',
-      outDir: FOLDER,
-      rollupOptions: {
-        input: {
-          'journey-server': 'tests/journey-server.ts',
-          'clean-pdf': 'server/attachments/clean-pdf.ts',
-        },
-        output: { entryFileNames: '[name].js' },
-      },
-    },
+    build: { ssr: true, outDir: FOLDER, ...serverBuild({ 'journey-server': 'tests/journey-server.ts' }) },
   });
 }
